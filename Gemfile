@@ -1,0 +1,31 @@
+source "https://rubygems.org"
+
+ruby ">= 3.1"
+
+# The core
+gem "zeitwerk", "~> 2.6.18"
+gem "polyfill-data", "~> 1.0" # Data.define for Ruby 3.1
+gem "bigdecimal"
+gem "ruby-units", "~> 4.0"
+gem "highs", "~> 0.2.6"
+
+# The server
+gem "sinatra", "~> 4.2"
+gem "puma", "~> 8.0"
+gem "sequel", "~> 5.110"
+gem "trilogy", "~> 2.13"
+gem "committee", "~> 5.6"
+
+group :test do
+  gem "rspec", "~> 3.13"
+  gem "rack-test", "~> 2.2"
+  gem "capybara", "~> 3.40"
+  gem "cuprite", "~> 0.17"
+  gem "axe-core-capybara", "~> 4.10"
+  gem "axe-core-rspec", "~> 4.10"
+  gem "prop_check", "~> 1.0"
+  gem "ffi-geos", "~> 2.5" # GEOS, to check the geometry against
+  gem "glpk", "~> 0.3.2" # GLPK, to check the cutting against
+  gem "standard", "~> 1.57"
+  gem "brakeman", "~> 7.1"
+end

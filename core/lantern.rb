@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+require "bigdecimal"
+require "bigdecimal/util"
+require "polyfill-data"
+require "zeitwerk"
+
+# The rules of covering wreath forms: from a plan document to a worked plan.
+#
+#   worked = Lantern.work(JSON.parse(File.read("plan.json")))
+#   worked["cost"]["to_buy"]   # => "8.75"
+#
+# Everything in here is a function of the plan alone. No clock, no randomness, no files: the same
+# plan gives the same worked plan.
+module Lantern
+  LOADER = Zeitwerk::Loader.new.tap do |loader|
+    loader.push_dir(__dir__)
+    loader.setup
+  end
+  private_constant :LOADER
+
+  # Works a plan: read, measured, covered, cut, costed, written down and drawn, in that order.
+  #
+  # @param document [Hash] a plan document as JSON gives it, with string keys
+  # @return [Hash] the worked plan, ready for JSON
+  # @raise [Plan::Refused] with every problem found in the plan
+  def self.work(document)
+    plan = Plan::Document.read(document)
+    form = Form.measure(plan)
+    layers = Cover.work(plan, form)
+    stock = Cut.work(plan, layers)
+    bill = Cost.work(plan, stock)
+    Plan::Worked.new(plan:, form:, layers:, stock:, bill:,
+      bench: Bench.work(plan, form, layers, stock), drawing: Draw.work(plan, form, layers)).to_h
+  end
+
+  # Every covering and shape announces itself when its file is loaded, so all are loaded at once.
+  LOADER.eager_load
+end

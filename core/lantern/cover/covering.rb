@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # What every covering shares. A covering is a file that opens by saying what it is and which
+    # options it has, and then answers a few questions:
+    #
+    #   class Garland < Covering
+    #     covering :garland, title: "Garland", takes: %i[ribbon], summary: "Strands hung round the form."
+    #     spread 0.06
+    #     option :strands, :count, default: 3, label: "Strands"
+    #
+    #     def needs = [Need.run(what: "strands", material: material.id, length: strands * form.run)]
+    #   end
+    #
+    # Lengths are inches. Options that were left out answer their default; one whose default is
+    # worked out is a method that falls back, as in `def lap = super || Rational(1, 4)`.
+    #
+    # @abstract a subclass answers at least `needs`
+    class Covering
+      KINDS = {length: Plan::Field::Length, count: Plan::Field::Count, number: Plan::Field::Number,
+               choice: Plan::Field::Choice, list: Plan::Field::List, record: Plan::Field::Record}.freeze
+
+      # One way a covering's length is uncertain when nobody has measured it (from memory).
+      FIRST_SPREAD = 0.06
+
+      class << self
+        attr_reader :method_name, :title, :summary, :takes
+
+        # Names the covering, and makes it known to plans, the API and the screens.
+        # @param takes [Array<Symbol>] the kinds of material it can be made of
+        def covering(name, title:, takes:, summary: nil)
+          @method_name = name
+          @title = title
+          @summary = summary
+          @takes = takes
+          Cover.know(self)
+        end
+
+        # Declares an option, and a method of that name that answers it.
+        # @param kind [Symbol] one of {KINDS}
+        def option(name, kind, **rest)
+          options << KINDS.fetch(kind).new(name, **rest)
+          said = Module.new { define_method(name) { @layer.options[name] } }
+          include said
+        end
+
+        # How far real makes spread about the sum, as a share of it.
+        def spread(share = nil)
+          @spread = share if share
+          @spread || FIRST_SPREAD
+        end
+
+        def options = @options ||= []
+
+        # @return [Hash] for the API; the screens draw their controls from it
+        def declare
+          {"method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s), "options" => options.map(&:declare)}.compact
+        end
+      end
+
+      attr_reader :form, :layer
+
+      # @param plan [Plan::Document]
+      # @param layer [Plan::Layer]
+      # @param form [Form::Band]
+      def initialize(plan:, layer:, form:)
+        @plan = plan
+        @layer = layer
+        @form = form
+      end
+
+      def id = layer.id
+
+      # @return [Array<Plan::Material>] all materials of the layer, in order
+      def materials
+        @materials ||= [layer.material, *layer.materials].compact.uniq.map { @plan.material(_1) }
+      end
+
+      # The main material.
+      def material = materials.first
+
+      # Raises for what cannot be made at all.
+      # @raise [Plan::Refused]
+      def check
+        refuse("material", "This layer needs a material: #{self.class.takes.join(" or ")}.") unless material
+        materials.reject { self.class.takes.include?(_1.kind) }.each do |wrong|
+          refuse("material", "#{wrong.name} is #{wrong.kind}; #{self.class.title.downcase} takes #{self.class.takes.join(" or ")}.")
+        end
+      end
+
+      # @return [Hash{Symbol=>Numeric}] the numbers of this covering; which are lengths, {LENGTHS} says
+      def figures = {length: needs.sum(&:total)}
+
+      # @return [Array<Need>] what is to be cut, for one wreath
+      # @raise [NotImplementedError] a covering that does not say what it needs is none
+      def needs = raise(NotImplementedError, self.class.name)
+
+      # @return [Array<Working>] the sum, line by line
+      def working = []
+
+      # @return [Array<Plan::Finding>]
+      def findings = []
+
+      # @return [Array<Bench::Step>] for the bench, in order
+      def steps = []
+
+      # @return [Float] time at the bench
+      def minutes = 5 + needs.sum(&:total) / 12
+
+      # @return [Array<Draw::Lie>] where the strips lie
+      def lies = []
+
+      # @return [Array<Draw::Gap>] where the form still shows
+      def gaps = []
+
+      # Figures that are lengths, to be put in the plan's own units. `area` is one squared.
+      LENGTHS = %i[pitch lap_wide lap_crowded gap_wide gap_middle gap_crowded length length_per_turn piece_length take_up bundle].freeze
+
+      private
+
+      # Refuses a value of this layer, by the name of its option.
+      def refuse(key, says) = raise(Plan::Refused.at("#{layer.at}.#{key}", says))
+
+      def refuse_crowd(count, key, what)
+        refuse(key, "That comes to #{count} #{what}; more than #{MOST} cannot be planned.") if count > MOST
+      end
+
+      def text(inches) = Measure::Length.text(inches, units: @plan.units)
+
+      def bare(inches) = Measure::Length.text(inches, units: @plan.units, unit: false)
+
+      def long_text(inches) = Measure::Length.long_text(inches, units: @plan.units)
+
+      def up_to_mark(inches) = Measure::Length.up_to_mark(inches, @plan.smallest_mark)
+
+      def line(says, sum, answer) = Working.new(says:, sum:, answer:)
+
+      def finding(level, code, says, **rest) = Plan::Finding.new(level:, code:, says:, **rest)
+    end
+  end
+end

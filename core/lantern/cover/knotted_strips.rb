@@ -1,0 +1,163 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # Strips tied round a rail or round the whole band, tails outward.
+    class KnottedStrips < Covering
+      covering :knotted_strips, title: "Knotted strips", takes: %i[ribbon fabric mesh],
+        summary: "Short strips knotted side by side, their tails outward."
+
+      spread 0.07 # from memory
+
+      option :tail, :length, default: Rational(3), most: 60, label: "Tail", help: "From the knot to the end, each side."
+      option :strip_width, :length, most: 60, label: "Strip width", default_says: "the ribbon’s own, or 1 in from cloth"
+      option :rail, :count, most: 8, label: "Rail", default_says: "round the whole band", help: "1 is the innermost."
+      option :per_section, :count, most: 500, label: "Strips in a section", default_says: "as many as fit"
+      option :packed_pitch, :length, most: 24, label: "A knot takes", default_says: "one and a half bundles, a guess", help: "How much of the rail one knot takes when they are pushed together."
+      option :order, :choice, default: :spread, label: "Colours", choices: {spread: "Spread evenly", alternating: "Alternating", blocks: "In blocks"}
+      option :mix, :list, of: Plan::Field::Count.new(:parts, label: "Parts of a colour", most: 99), most: 24, label: "Parts of each colour",
+        default_says: "the same of each", help: "2, 1 is twice as many of the first as of the second."
+      option :spare, :number, default: 0.05, least: 0.0, most: 1.0, label: "Spare strips", help: "As a share of all."
+      option :test_piece, :record, label: "Test piece", help: "Tie a few, measure, and these replace the guesses.", fields: [
+        Plan::Field::Length.new(:cut, label: "Cut length of the one you tied"),
+        Plan::Field::Length.new(:tails, label: "Its two tails together"),
+        Plan::Field::Count.new(:strips, label: "Strips you tied side by side"),
+        Plan::Field::Length.new(:covers, label: "They cover")
+      ]
+
+      # From memory: a test piece replaces all three.
+      TAKE_UP_BUNDLES = 9
+      PITCH_BUNDLES = 1.5
+      LOOSENESS = 2.5
+
+      def check
+        super
+        check_rail
+        check_test_piece
+        refuse("mix", "#{mix.size} parts for #{materials.size} materials: say one for each.") if mix.any? && mix.size != materials.size
+        if strip_width && (narrow = materials.find { _1.width && strip_width > _1.width })
+          refuse("strip_width", "A strip #{text(strip_width)} wide cannot be cut from #{narrow.name}, which is #{text(narrow.width)} wide.")
+        end
+        refuse_crowd(pieces, "per_section", "strips")
+      end
+
+      def width = strip_width || material.width || Rational(1)
+
+      # A strip bunched in a knot, as a round bundle.
+      def bundle = Math.sqrt(4 * width * material.thickness_or_guess * LOOSENESS / Math::PI)
+
+      # What the knot goes round.
+      def bar_girth = rail ? form.rail_girth : form.girth
+
+      # What the knots sit along.
+      def bar_run = rail ? form.rail_run(rail) : form.run
+
+      def take_up
+        measured_take_up || TAKE_UP_BUNDLES * bundle
+      end
+
+      def pitch = packed_pitch&.to_f || measured_pitch || PITCH_BUNDLES * bundle
+
+      def per_section = super || ((bar_run / form.sections) / pitch - 1e-9).ceil
+
+      # Strips tied, without spares.
+      def tied = per_section * form.sections
+
+      # Strips to cut: the tied ones and the spares.
+      def pieces = (tied * (1 + spare) - 1e-9).ceil
+
+      def piece_length = up_to_mark(2 * tail + bar_girth + take_up)
+
+      def needs
+        materials.zip(shares(pieces)).filter_map do |each, count|
+          next if count.zero?
+          Need.pieces(material: each.id, what: (materials.one? ? "strips" : "strips, #{each.name}"), length: piece_length, count:, width: (width if each.sheets?), spread: self.class.spread)
+        end
+      end
+
+      def figures
+        {pieces:, per_section:, tied:, piece_length:, pitch:, take_up:, length: (pieces * piece_length).to_f}
+      end
+
+      def working
+        [
+          line("A strip bunched in the knot", measured_take_up ? "as measured" : "√(4 × #{bare(width)} × #{format("%.3f", material.thickness_or_guess)} × 2.5 ÷ π)", text(bundle)),
+          line("Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" : "9 bundles, a guess", text(take_up)),
+          line("Cut each", "2 × #{bare(tail)} + #{bare(bar_girth)} round + #{bare(take_up)}, up to the mark", text(piece_length)),
+          line("A section", "#{bare(bar_run)} ÷ #{form.sections}", text(bar_run / form.sections)),
+          line("Strips in a section", @layer.options[:per_section] ? "as you said" : "#{bare(bar_run / form.sections)} ÷ #{bare(pitch)}#{" (test piece)" if measured_pitch}, rounded up", per_section.to_s),
+          line("All sections", "#{form.sections} × #{per_section}", tied.to_s),
+          line("With spares", "#{tied} + #{(spare * 100).round(1).to_s.sub(/\.0\z/, "")} in 100, rounded up", pieces.to_s)
+        ]
+      end
+
+      def findings
+        [*guessed, *shrinks, *loose]
+      end
+
+      def steps
+        [Bench::Step.new(id: "#{id}.knot", title: "Knot the strips", says: "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double knot on the front, tails outward, and push them together.", count: tied, unit: "strips", minutes: minutes)]
+      end
+
+      # Twenty seconds to cut a strip and forty to knot it (from memory).
+      def minutes = pieces / 3.0 + tied * 2 / 3.0
+
+      def lies
+        [Draw::Knots.tied(form, id:, materials:, order: colours, rail:, tail: tail.to_f, width: width.to_f, bundle:)]
+      end
+
+      # Which of the materials each tied strip is, in order round the form.
+      def colours = Measure::Spreading.public_send(order, shares(tied))
+
+      private
+
+      # So many strips divided among the materials by their parts: the largest remainders get the odd ones.
+      def shares(total)
+        parts = mix.any? ? mix : materials.map { 1 }
+        exact = parts.map { Rational(_1 * total, parts.sum) }
+        counts = exact.map(&:floor)
+        exact.each_index.max_by(total - counts.sum) { |i| [exact[i] - counts[i], -i] }.each { counts[_1] += 1 }
+        counts
+      end
+
+      def measured_take_up
+        return unless test_piece && test_piece[:cut]
+        (test_piece[:cut] - test_piece[:tails]).to_f - bar_girth
+      end
+
+      def measured_pitch
+        (test_piece[:covers] / test_piece[:strips]).to_f if test_piece && test_piece[:covers]
+      end
+
+      def check_rail
+        return unless rail
+        refuse("rail", "Only a wire frame has rails; leave the rail out to tie round the whole band.") unless form.base == :wire
+        count = form.section.rails.size
+        refuse("rail", "This frame has #{count} rails; there is no rail #{rail}.") if rail > count
+      end
+
+      def check_test_piece
+        return unless test_piece
+        refuse("test_piece", "A test piece needs its cut length and its tails, both.") if test_piece[:cut].nil? != test_piece[:tails].nil?
+        refuse("test_piece", "Say how many strips you tied and what they cover, both.") if test_piece[:strips].nil? != test_piece[:covers].nil?
+        return unless measured_take_up
+        refuse("test_piece.tails", "The tails (#{text(test_piece[:tails])}) and once round (#{text(bar_girth)}) come to more than the strip was cut (#{text(test_piece[:cut])}).") if measured_take_up.negative?
+      end
+
+      def guessed
+        return if measured_take_up && (measured_pitch || packed_pitch || @layer.options[:per_section])
+        finding(:note, "guess", "The knot’s take-up and how closely knots pack are guesses. Tie five, measure, and fill in the test piece before you cut them all.")
+      end
+
+      def shrinks
+        return if spare >= 0.02
+        finding(:warn, "no_spares", "No spares: strips shrink as they are tied and one in twenty goes wrong.", try: {"spare" => 0.05})
+      end
+
+      def loose
+        return if pitch * per_section * form.sections >= bar_run * 0.9
+        finding(:warn, "loose_knots", "#{per_section} in a section leaves gaps: #{((bar_run / form.sections) / pitch - 1e-9).ceil} close it.", try: {"per_section" => ((bar_run / form.sections) / pitch - 1e-9).ceil})
+      end
+    end
+  end
+end

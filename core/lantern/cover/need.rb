@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # What a layer asks of a material, for one wreath. Either a run, which may be joined from several
+    # lengths at `join` inches a join but of nothing shorter than `least`, or so many pieces of one length, already up to the mark.
+    Need = Data.define(:material, :what, :shape, :length, :count, :width, :join, :least, :spread) do
+      class << self
+        # @param length [Numeric] inches
+        # @param join [Numeric] what each join costs
+        # @param least [Numeric] the shortest length worth joining in
+        def run(material:, what:, length:, join: 1, least: 2 * join, spread: Covering::FIRST_SPREAD)
+          new(material:, what:, shape: :run, length: length.to_f, count: 1, width: nil, join:, least:, spread:)
+        end
+
+        # @param length [Rational] inches, up to the mark
+        # @param width [Rational, nil] when cut from sheets
+        def pieces(material:, what:, length:, count:, width: nil, spread: Covering::FIRST_SPREAD)
+          new(material:, what:, shape: :pieces, length:, count:, width:, join: nil, least: nil, spread:)
+        end
+      end
+
+      # @return [Numeric] inches in all
+      def total = length * count
+
+      def run? = shape == :run
+
+      def to_h(units)
+        out = ->(inches) { inches && Measure::Length.in_units(inches, units) }
+        {"material" => material, "what" => what, "shape" => shape.to_s, "count" => (count unless run?), "length" => out.(length),
+         "width" => out.(width), "join" => out.(join)}.compact
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Lantern
+  # From what the layers need to what is cut from what.
+  module Cut
+    class << self
+      # @param layers [Array<Cover::Covering>]
+      # @return [Array<Cutting>] one for each material of the plan, in its order
+      def work(plan, layers)
+        needs = layers.flat_map { |layer| layer.needs.map { [layer.id, _1] } }.group_by { |_, need| need.material }
+        plan.materials.map do |material|
+          demand = Demand.gather(needs.fetch(material.id, []), plan)
+          cutter(material).cut(material, demand, plan)
+        end
+      end
+
+      private
+
+      def cutter(material) = material.sheets? ? Sheets : Rolls
+    end
+  end
+end

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cut
+    # From a solution to bars that can be marked and cut: names back on the pieces, the run laid along
+    # what is left, its end in the longest so that what remains is one long remnant.
+    class Marking
+      # @return [Array<Bar>] only the lengths that are really cut
+      def self.bars(problem, solution) = new(problem, solution).bars
+
+      def initialize(problem, solution)
+        @problem = problem
+        @solution = solution
+        @waiting = problem.demand.pieces.group_by { (_1.length * Problem::PER_INCH).ceil }
+          .transform_values { |pieces| pieces.map { [_1, _1.count] } }
+      end
+
+      def bars
+        cuts = @solution.yields.map { |yields| pieces(yields) }
+        runs = lay_run
+        @solution.opened.each_with_index.filter_map do |stock, index|
+          all = cuts[index] + runs.fetch(index, [])
+          next if all.empty?
+          Bar.new(source: stock.source, index: stock.index, length: stock.length, cuts: all, left: stock.length.to_r - all.sum { _1.length * _1.count }.to_r)
+        end
+      end
+
+      private
+
+      def pieces(yields)
+        yields.each_with_index.flat_map { |count, index| name(@problem.items[index], count) }
+      end
+
+      # The next so many pieces of this length, whoever asked for them first.
+      def name(length, count)
+        named = []
+        while count.positive?
+          piece, left = @waiting[length].first
+          taken = [left, count].min
+          named << Bar::Cut.new(what: piece.what, length: piece.length, count: taken, shape: :pieces)
+          count -= taken
+          (left == taken) ? @waiting[length].shift : @waiting[length].first[1] = left - taken
+        end
+        named
+      end
+
+      def lay_run
+        wanted = (@problem.demand.run * Problem::PER_INCH).ceil
+        return {} if wanted.zero?
+        laid = {}
+        order.each do |index|
+          left = left_in(index)
+          next if @problem.given(left).zero?
+          break if wanted <= 0
+          joined = laid.empty? ? 0 : @problem.join
+          given = [left, wanted + joined].min
+          laid[index] = [Bar::Cut.new(what: @problem.demand.run_what, length: Rational(given, Problem::PER_INCH), count: 1, shape: :run)]
+          wanted -= given - joined
+        end
+        laid
+      end
+
+      # Remnants first, then packages; the one with most left comes last.
+      def order
+        @solution.opened.each_index.sort_by { |i| [@solution.opened[i].limit ? 0 : 1, left_in(i), i] }
+      end
+
+      def left_in(index)
+        @problem.length_of(@solution.opened[index]) - @problem.items.zip(@solution.yields[index]).sum { |item, count| item * count }
+      end
+    end
+  end
+end

@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+require "highs"
+
+module Lantern
+  module Cut
+    # The exact way: an integer program over the ways to cut one length, solved by HiGHS. Where there
+    # are too many ways to list them all, only those are made that the linear program asks for
+    # (column generation), which still gives a bound.
+    # Source: Gilmore and Gomory (1961, 1963).
+    module Patterns
+      # One way to cut one kind of stock.
+      Pattern = Data.define(:stock, :yields, :left)
+
+      MOST_PATTERNS = 3000
+      MOST_ROUNDS = 400
+
+      module_function
+
+      # @param start [Solution, nil] what the search found
+      # @return [Solution, nil] proven or with its bound; nil when nothing can hold everything
+      def improve(problem, start)
+        return start if problem.stock.empty? || (problem.items.any? && start.nil? && problem.offers.empty? && !plausible?(problem))
+        patterns = list(problem)
+        return by_generation(problem, start) unless patterns
+        least = solve(problem, patterns, patterns.map { price(_1) })
+        return start unless least
+        cheapest = total(least, patterns)
+        fewest = (solve(problem, patterns, patterns.map { opened(_1) }, budget: cheapest) if problem.offers.size > 1) || least
+        solution(fewest, patterns, proven: true, bound: cheapest)
+      end
+
+      def plausible?(problem) = problem.remnants.sum { problem.length_of(_1) } >= problem.total
+
+      # Every way to cut every kind of stock; only the full ones when nothing but pieces is wanted,
+      # since a run takes what is left. Nil when there are too many.
+      def list(problem)
+        found = []
+        problem.stock.each do |stock|
+          complete = extend_pattern(problem, stock, 0, problem.length_of(stock), [], found)
+          return unless complete
+        end
+        found
+      end
+
+      def extend_pattern(problem, stock, index, left, taken, found)
+        if index == problem.items.size
+          full = problem.run.zero? && problem.items.each_with_index.any? { |item, i| left >= item && taken[i] < problem.counts[i] }
+          found << Pattern.new(stock:, yields: taken, left:) unless full
+          return found.size <= MOST_PATTERNS
+        end
+        most = [left / problem.items[index], problem.counts[index]].min
+        most.downto(0) do |count|
+          return false unless extend_pattern(problem, stock, index + 1, left - count * problem.items[index], taken + [count], found)
+        end
+        true
+      end
+
+      # @return [Array<Integer>, nil] how often each pattern is cut
+      def solve(problem, patterns, costs, budget: nil)
+        rows = Rows.new(problem, patterns, budget:)
+        model = Highs.mip(sense: :minimize, col_cost: costs, col_lower: [0.0] * patterns.size,
+          col_upper: patterns.map { (_1.stock.limit || problem.counts.sum + 1000).to_f }, integrality: [:integer] * patterns.size, **rows.to_h)
+        Highs::FFI.Highs_setDoubleOptionValue(model, +"mip_rel_gap", 0.0)
+        answer = model.solve
+        answer[:col_value].map(&:round) if answer[:status] == :optimal
+      end
+
+      def price(pattern) = pattern.stock.price / 10_000.0
+
+      # What is on hand is open already.
+      def opened(pattern) = pattern.stock.limit ? 0.0 : 1.0
+
+      def total(times, patterns) = times.zip(patterns).sum { |count, pattern| count * pattern.stock.price }
+
+      def solution(times, patterns, proven:, bound:)
+        used = times.zip(patterns).flat_map { |count, pattern| [pattern] * count }
+          .sort_by { |pattern| [pattern.stock.limit ? 0 : 1, pattern.left, pattern.stock.index] }
+        Solution.new(opened: used.map(&:stock), yields: used.map(&:yields), proven:, bound:)
+      end
+
+      def by_generation(problem, start)
+        return start if start.nil? || problem.run.positive?
+        patterns, value = Generation.columns(problem, start)
+        times = solve(problem, patterns, patterns.map { price(_1) })
+        found = times ? solution(times, patterns, proven: false, bound: 0) : start
+        best = [start, found].min_by { [_1.price, _1.opened.size] }
+        bound = round_up(problem, value)
+        best.with(proven: best.price <= bound && problem.remnants.empty? && problem.offers.size == 1, bound:)
+      end
+
+      # No sum of prices lies strictly between two multiples of what they have in common.
+      def round_up(problem, value)
+        step = problem.stock.map(&:price).reduce(0) { |a, b| a.gcd(b) }
+        step.zero? ? 0 : (value * 10_000 / step - 1e-6).ceil * step
+      end
+
+      private_class_method :plausible?, :list, :extend_pattern, :solve, :price, :opened, :total, :solution, :by_generation, :round_up
+    end
+  end
+end

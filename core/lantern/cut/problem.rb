@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cut
+    # A cutting problem in whole nanometres, so that nothing is lost to rounding: every stock length
+    # rounds down, every cut rounds up. An inch is 25 400 000 of them exactly.
+    class Problem
+      PER_INCH = 25_400_000
+      attr_reader :stock, :demand, :items, :counts, :run, :join
+
+      # @param stock [Array<Stock>]
+      # @param demand [Demand]
+      def initialize(stock:, demand:)
+        @stock = stock
+        @demand = demand
+        @lengths = stock.to_h { [_1, (_1.length * PER_INCH).floor] }
+        grouped = demand.pieces.group_by { (_1.length * PER_INCH).ceil }.sort.reverse
+        @items = grouped.map(&:first)
+        @counts = grouped.map { |_, pieces| pieces.sum(&:count) }
+        @least = (demand.least * PER_INCH).ceil
+        @join = (demand.join * PER_INCH).ceil
+        @run = demand.run.zero? ? 0 : ((demand.run + demand.allowance) * PER_INCH).ceil
+      end
+
+      # A problem with the same stock and fewer things to cut.
+      def with_demand(demand) = Problem.new(stock:, demand:)
+
+      def length_of(stock) = @lengths.fetch(stock)
+
+      def remnants = @remnants ||= stock.select { _1.limit }.sort_by { [-length_of(_1), _1.index] }
+
+      def offers = @offers ||= stock.reject { _1.limit }
+
+      # What must be covered whatever the pattern.
+      def total = @total ||= items.zip(counts).sum { |length, count| length * count } + run
+
+      # What a bar with this much left gives to a run, after its join.
+      def given(left) = (left < @least) ? 0 : left - join
+
+      # Whether bars with so much left can hold the run.
+      def run_fits?(lefts) = run.zero? || lefts.sum { given(_1) } >= run - join
+    end
+  end
+end

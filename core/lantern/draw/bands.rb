@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Draw
+    # The lie of a flat strip wound round the band.
+    module Bands
+      # How many stretches each edge of a strip is drawn in.
+      STRETCHES = 4
+
+      module_function
+
+      # Turn after turn. A strip askew at the angle with tan a = g/p covers w / sin a along the run.
+      def wound(form, id:, material:, turns:, width:)
+        pitch = form.path.length / turns
+        front, back = form.section.front, form.section.back
+        over = front.length / form.section.girth
+        sides = {front: crossing(front, 0.0, over), back: crossing(back, over, 1.0)}
+        Lie.new(layer: id, what: "turns", kind: :band, materials: [material], width:, reach: width * 0.04,
+          **sides.transform_values { |places| (0...turns).map { strip(form, _1, places, pitch, width) } })
+      end
+
+      # Where a turn is while it crosses: the share of the turn, and how far from the middle.
+      def crossing(side, from, to)
+        (0..STRETCHES).map { |i| [from + (to - from) * i / STRETCHES, side.at(side.length * i / STRETCHES)[0]] }
+      end
+
+      def strip(form, turn, places, pitch, width)
+        girth = form.section.girth
+        ahead, behind = places.map { |share, across|
+          along = (turn + share) * pitch
+          local = 1 + form.path.curvature(along) * across
+          half = width * Math.hypot(1, pitch * local / girth) / 2 / local
+          [form.path.beside(along + half, across), form.path.beside(along - half, across)]
+        }.transpose
+        {points: ahead + behind.reverse}
+      end
+
+      private_class_method :crossing, :strip
+    end
+  end
+end

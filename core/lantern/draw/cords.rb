@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Draw
+    # The lie of cords laid across the band.
+    module Cords
+      module_function
+
+      # Coil after coil: over the front from the inside edge to the outside, behind and back.
+      def coiled(form, id:, material:, count:, width:, what:)
+        pitch = form.path.length / count
+        over = form.section.front.length / form.section.girth
+        half = form.half_face
+        across = ->(from, to, side) { {points: [form.path.beside(from * pitch, -half * side), form.path.beside(to * pitch, half * side)]} }
+        Lie.new(layer: id, what:, kind: :cord, materials: [material], width:, reach: width / 2,
+          front: (0...count).map { across.(_1, _1 + over, 1) },
+          back: (0...count).map { across.(_1 + over, _1 + 1, -1) })
+      end
+
+      # Short pieces between the coils, from the middle of the face over the outside edge.
+      # @param places [Array<Integer>] the coils they come after
+      # @param of [Integer] how many coils there are
+      def filling(form, id:, material:, places:, of:, width:)
+        pitch = form.path.length / of
+        over = form.section.front.length / form.section.girth
+        half = form.half_face
+        between = ->(coil, share, behind) { (coil + (behind ? over + (1 - over) * (1 - share) : over * share) + 0.5) * pitch }
+        piece = ->(coil, behind) { {points: [form.path.beside(between.(coil, 0.55, behind), half * 0.1), form.path.beside(between.(coil, 1.0, behind), half)]} }
+        Lie.new(layer: id, what: "fillers", kind: :cord, materials: [material], width:, reach: width / 2,
+          front: places.map { piece.(_1, false) }, back: places.map { piece.(_1, true) })
+      end
+    end
+  end
+end

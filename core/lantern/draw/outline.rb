@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Draw
+    # The form itself: its edges, its rails and crossbars, and the cut through its band. Lines are
+    # SVG path data, exact arcs and all.
+    module Outline
+      module_function
+
+      def form(form, scale)
+        half = form.half_face
+        {
+          "base" => form.base.to_s,
+          "closed" => form.closed?,
+          "inside" => line(form.path, -half, scale),
+          "outside" => line(form.path, half, scale),
+          "rails" => form.section.rails.map { |x, _| line(form.path, x, scale) },
+          "rail_width" => scale.number(form.section.rail_radius * 2),
+          "crossbars" => crossbars(form, scale)
+        }
+      end
+
+      # The cut through the band: its hull, its rails, and the hull again with the covering on.
+      def section(form, lies, scale)
+        thick = lies.map { (_1.kind == :cord) ? _1.width : 0.0 }.max || 0.0
+        section = form.section
+        {
+          "hull" => hull(section, 0.0, scale),
+          "covered" => (hull(section, thick, scale) if thick.positive?),
+          "rails" => section.rails.map { scale.point(_1) },
+          "rail_radius" => scale.number(section.rail_radius),
+          "bounds" => section_bounds(section, thick, scale),
+          "solid" => section.kind != :wire
+        }.compact
+      end
+
+      # One line beside a path, as SVG path data.
+      def line(path, across, scale)
+        start = path.beside(0, across)
+        steps = path.pieces.flat_map { |piece| piece.is_a?(Arc) ? arc(piece, across, scale) : straight(piece, across, scale) }
+        "M#{scale.points([start]).join(" ")}#{steps.join}#{"Z" if path.closed?}"
+      end
+
+      Arc = Form::Arc
+
+      # An arc of half a circle or more is drawn in parts: one arc of path data cannot go all round.
+      def arc(piece, across, scale)
+        side = piece.sweep.positive? ? 1 : -1
+        radius = piece.radius + side * across
+        parts = (piece.sweep.abs / 2.5).ceil
+        (1..parts).map do |i|
+          angle = piece.start + piece.sweep * i / parts
+          to = [piece.centre[0] + radius * Math.cos(angle), piece.centre[1] + radius * Math.sin(angle)]
+          "A#{scale.number(radius)} #{scale.number(radius)} 0 0 #{(side > 0) ? 1 : 0} #{scale.points([to]).join(" ")}"
+        end
+      end
+
+      def straight(piece, across, scale)
+        dx, dy = piece.direction(0)
+        "L#{scale.points([[piece.to[0] + dy * across, piece.to[1] - dx * across]]).join(" ")}"
+      end
+
+      def crossbars(form, scale)
+        return [] unless form.base == :wire && form.section.rails.size > 1
+        reach = form.section.rails.last[0]
+        (0...form.sections).map do |i|
+          along = form.path.length * i / form.sections
+          scale.points([form.path.beside(along, -reach), form.path.beside(along, reach)])
+        end
+      end
+
+      def hull(section, grown, scale)
+        scale.points(section.front.trace(grown, step: section.girth / 60) + section.back.trace(grown, step: section.girth / 60))
+      end
+
+      def section_bounds(section, grown, scale)
+        xs, ys = (section.front.trace(grown) + section.back.trace(grown)).transpose
+        [xs.min, ys.min, xs.max, ys.max].map { scale.number(_1) }
+      end
+
+      private_class_method :line, :arc, :straight, :crossbars, :hull, :section_bounds
+    end
+  end
+end

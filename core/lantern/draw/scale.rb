@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Draw
+    # From inches to the plan's own units, to a thousandth.
+    class Scale
+      def initialize(units)
+        @factor = 1 / Measure::Length::IN.fetch(units).to_f
+      end
+
+      def number(inches) = (inches * @factor).round(3)
+
+      def point(point) = point.map { number(_1) }
+
+      # @return [Array<Float>] x, y, x, y and so on
+      def points(points) = points.flat_map { point(_1) }
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Lantern
+  # Forms and their measures: from what a tape says to a {Form::Band}.
+  module Form
+    @shapes = {}
+
+    class << self
+      # @return [Hash{Symbol=>Class}] every known shape by its name in plans
+      attr_reader :shapes
+
+      # @param plan [Plan::Document]
+      # @return [Band]
+      def measure(plan) = measure_sizes(plan.form)
+
+      # @param sizes [Hash] a form as {Reader} reads it
+      # @return [Band]
+      # @raise [Plan::Refused] when there can be no such form
+      def measure_sizes(sizes)
+        units = sizes[:units]
+        shape = shapes.fetch(sizes[:shape]).new(sizes, units:)
+        shape.check
+        face = shape.face
+        section = Base.section(sizes, face, units:)
+        measured = shape.measured
+        Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:,
+          sections: sizes[:sections] || 1, dimensions: shape.dimensions, findings: Strings.findings(sizes, measured, section, units))
+      end
+
+      # @return [Hash] every base, shape and size, for the API
+      def declare
+        {
+          "bases" => Base::TITLES.map { |name, title| {"name" => name.to_s, "title" => title, "fields" => Base::FIELDS[name].map(&:declare)} },
+          "shapes" => shapes.map { |name, shape| {"name" => name.to_s, "title" => shape.title, "fields" => shape.sizes.map(&:declare)} },
+          "measured" => Reader::MEASURED.map(&:declare)
+        }
+      end
+    end
+  end
+end

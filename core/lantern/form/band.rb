@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Form
+    # A form, measured: the middle of its band as a path, the cut across it, and the figures that
+    # coverings work with. Where a string was laid along it, what the string says is the figure.
+    # All in inches.
+    class Band
+      attr_reader :base, :shape, :path, :section, :face, :sections, :findings, :dimensions
+
+      # @param measured [Hash] what a string says: any of run, inside_run, outside_run, girth
+      # @param dimensions [Array<Hash>] what to write on a drawing: `about`, `from`, `to`, `length`
+      def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [])
+        @base = base
+        @shape = shape
+        @path = path
+        @section = section
+        @face = face
+        @sections = sections
+        @measured = measured.transform_values(&:to_f).freeze
+        @findings = findings.freeze
+        @dimensions = dimensions.freeze
+      end
+
+      def half_face = face / 2
+
+      # Length along the middle of the band.
+      def run = @measured[:run] || path.length
+
+      def inside_run = @measured[:inside_run] || path.edge(-half_face)
+
+      def outside_run = @measured[:outside_run] || path.edge(half_face)
+
+      # Sum over the path of the longer edge: coverage is decided here.
+      def wide_run = closed? ? [@measured[:outside_run] || 0, path.wide(half_face)].max : path.wide(half_face)
+
+      # Sum over the path of the shorter edge: here turns crowd.
+      def crowded_run = @measured[:inside_run] || path.crowded(half_face)
+
+      # Once round the band with a tape.
+      def girth = @measured[:girth] || section.girth
+
+      # What there is to cover. Source: Pappus's second theorem.
+      def area = girth * run
+
+      # The smallest radius of the inside edge.
+      def tightest_inside_radius = path.tightest_radius - half_face
+
+      def closed? = path.closed?
+
+      # Length of one rail, counted from the inside. A rail off the middle has a length of its own.
+      # @param number [Integer] from 1, the innermost
+      def rail_run(number) = path.edge(section.rails.fetch(number - 1)[0])
+
+      def rail_girth = 2 * Math::PI * section.rail_radius
+
+      def figures
+        {run:, inside_run:, outside_run:, crowded_run:, wide_run:, face:, girth:, area:}
+      end
+    end
+  end
+end

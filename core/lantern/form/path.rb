@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Form
+    # A line through the plane, made of straight lines and arcs joined end to end: the middle of a
+    # band, or the outline of a cut across it.
+    #
+    # Points are `[x, y]` in inches, y running down as on a drawing. Going along the path, the side
+    # on the left hand is the outside: a ring is walked clockwise.
+    class Path
+      attr_reader :pieces
+
+      # @param pieces [Array<Line, Arc>] each starting where the one before it ends
+      def initialize(pieces)
+        @pieces = pieces.freeze
+        @starts = pieces.reduce([0.0]) { |starts, piece| starts << starts.last + piece.length }.freeze
+      end
+
+      # @return [Float] length along the path
+      def length = @starts.last
+
+      def closed? = Math.hypot(*minus(pieces.first.at(0), pieces.last.at(pieces.last.length))) < 1e-6 * [length, 1].max
+
+      # @return [Array(Float, Float)] the point this far along; a closed path goes on round
+      def at(distance) = locate(distance) { |piece, rest| piece.at(rest) }
+
+      # @return [Array(Float, Float)] the way the path runs there, of length one
+      def direction(distance) = locate(distance) { |piece, rest| piece.direction(rest) }
+
+      # @return [Float] one over the radius, positive where the outside is the longer side
+      def curvature(distance) = locate(distance) { |piece, _| piece.curvature }
+
+      # The point beside the path, `across` towards the outside.
+      def beside(distance, across)
+        (x, y), (dx, dy) = at(distance), direction(distance)
+        [x + dy * across, y - dx * across]
+      end
+
+      # Length of the edge that lies `across` towards the outside (negative: towards the inside).
+      # An arc of radius rho turning phi has edges (rho +- b) phi; at a corner the wide side goes
+      # round on an arc and the tight side is cut short by 2 b tan(delta / 2).
+      # Source: parallel curves (Steiner).
+      def edge(across)
+        pieces.sum { |piece| piece.length * (1 + piece.curvature * across) } + corners.sum { |turn| corner_edge(turn, across) }
+      end
+
+      # Sum over the path of whichever edge of a band of half-width `half` is the longer there.
+      def wide(half)
+        pieces.sum { |piece| piece.length * (1 + piece.curvature.abs * half) } + corners.sum { |turn| half * turn.abs }
+      end
+
+      # Sum over the path of whichever edge is the shorter there.
+      def crowded(half)
+        pieces.sum { |piece| piece.length * (1 - piece.curvature.abs * half) } - corners.sum { |turn| 2 * half * Math.tan(turn.abs / 2) }
+      end
+
+      # The smallest radius the path bends with, or infinity.
+      def tightest_radius = pieces.map { _1.curvature.abs }.max.then { |most| most.zero? ? Float::INFINITY : 1 / most }
+
+      # @return [Path] the same path, `factor` times the size about the origin
+      def scaled(factor) = Path.new(pieces.map { _1.scaled(factor) })
+
+      # Points along the line `across` from the path, close enough together to draw it smoothly.
+      def trace(across, step: length / 180)
+        pieces.each_with_index.flat_map do |piece, index|
+          count = piece.curvature.zero? ? 1 : [(piece.length / step).ceil, 2].max
+          (0..count).map { |i| beside_piece(piece, piece.length * i / count, across) }.then { index.zero? ? _1 : _1.drop(1) }
+        end
+      end
+
+      private
+
+      def beside_piece(piece, rest, across)
+        (x, y), (dx, dy) = piece.at(rest), piece.direction(rest)
+        [x + dy * across, y - dx * across]
+      end
+
+      def locate(distance)
+        distance = closed? ? distance % length : distance.clamp(0, length) unless distance.between?(0, length)
+        index = (@starts.bsearch_index { _1 > distance } || @starts.size) - 1
+        index = index.clamp(0, pieces.size - 1)
+        yield pieces[index], distance - @starts[index]
+      end
+
+      # How far the path turns at each joint, positive where the outside is the longer side.
+      def corners
+        @corners ||= begin
+          pairs = pieces.each_cons(2).to_a
+          pairs << [pieces.last, pieces.first] if closed? && pieces.size > 1
+          pairs.map { |before, after| turn(before.direction(before.length), after.direction(0)) }.reject { _1.abs < 1e-9 }
+        end
+      end
+
+      def turn(from, to) = Math.atan2(from[0] * to[1] - from[1] * to[0], from[0] * to[0] + from[1] * to[1])
+
+      def corner_edge(turn, across)
+        (turn * across).positive? ? (turn * across).abs : -2 * across.abs * Math.tan(turn.abs / 2)
+      end
+
+      def minus(a, b) = [a[0] - b[0], a[1] - b[1]]
+    end
+  end
+end

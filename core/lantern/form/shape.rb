@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Form
+    # What every shape of form shares: it declares the sizes a tape can measure, checks that they
+    # can be, and gives the middle of its band as a path.
+    #
+    #   class Ring < Shape
+    #     shape :ring, title: "Ring"
+    #     size :outside, label: "Outside, across"
+    #     def path = ...
+    #     def face = ...
+    #   end
+    #
+    # @abstract a subclass answers `path`, `face`, `dimensions` and `check`
+    class Shape
+      class << self
+        attr_reader :shape_name, :title
+
+        # Names the shape, and makes it known.
+        def shape(name, title:)
+          @shape_name = name
+          @title = title
+          Form.shapes[name] = self
+        end
+
+        # Declares a size as a length in the form's record.
+        def size(name, **rest) = sizes << Plan::Field::Length.new(name, most: 1200, **rest)
+
+        def sizes = @sizes ||= []
+      end
+
+      # @param sizes [Hash] the record as read; lengths in inches
+      # @param units [String] for sentences
+      def initialize(sizes, units:)
+        @sizes = sizes
+        @units = units
+        @measured = (sizes[:measured] || {}).compact.transform_values(&:to_f)
+      end
+
+      attr_reader :sizes, :measured
+
+      # Raises for sizes that cannot be.
+      # @raise [Plan::Refused]
+      def check = nil
+
+      # What a drawing says about the sizes.
+      def dimensions = []
+
+      private
+
+      # The face that goes with a measured girth, for the base at hand.
+      def girth_face = measured[:girth] && Base.face_from_girth(sizes, measured[:girth])
+
+      def refuse(key, says) = raise(Plan::Refused.at("form.#{key}", says))
+
+      def text(inches) = Measure::Length.text(inches, units: @units)
+    end
+  end
+end

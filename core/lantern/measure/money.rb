@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Measure
+    # Money is exact: a BigDecimal in the maker's own currency, written with two places. Only sums
+    # are rounded, once, half up, when they are written down.
+    module Money
+      # Raised when what was written is not a sum of money.
+      Unreadable = Class.new(StandardError)
+
+      WRITTEN = /\A\d{1,7}(\.\d{1,4})?\z/
+
+      module_function
+
+      # @param text [String] as in `"1.75"`; a JSON number is refused, since it may be inexact
+      # @return [BigDecimal]
+      # @raise [Unreadable]
+      def read(text)
+        raise Unreadable, "not a decimal text" unless text.is_a?(String) && text.match?(WRITTEN)
+        BigDecimal(text)
+      end
+
+      # @return [String] with two places, rounded half up
+      def text(amount)
+        format("%.2f", amount.round(2, BigDecimal::ROUND_HALF_UP))
+      end
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Plan
+    # A plan, read and checked. What it holds can be trusted: lengths are inches, money is exact,
+    # every id exists.
+    #
+    #   Plan::Document.read(JSON.parse(text))
+    #
+    # The smallest mark is what cut lengths are rounded up to: 1/8 in or 5 mm unless the plan says
+    # otherwise. A left-over shorter than the smallest remnant counts as a scrap.
+    Document = Data.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers) do
+      # @return [Material, nil]
+      def material(id) = materials.find { _1.id == id }
+    end
+
+    class Document
+      FORMAT = "crisp-lantern/plan"
+      VERSION = 1
+
+      MARKS = {"in" => Rational(1, 8), "cm" => Rational(25, 127)}.freeze
+      REMNANTS = {"in" => Rational(6), "cm" => Rational(750, 127)}.freeze
+
+      class << self
+        # @param document [Hash] as JSON gives it
+        # @return [Document]
+        # @raise [Refused] with every problem found
+        def read(document)
+          raise Refused.at("", "A plan is a JSON object with named fields.") unless document.is_a?(Hash)
+          reading = Reading.new(units: %w[in cm].find { _1 == document["units"] } || "in")
+          reading.material_ids = ids_of(document)
+          read = Field::Record.new(:plan, fields:, label: "A plan").read(document, "", reading)
+          read_whole(read, reading)
+        end
+
+        # @return [Array<Field>] what a plan document is made of
+        def fields
+          [
+            Field::Constant.new(:format, value: FORMAT, label: "The format"),
+            Field::Constant.new(:version, value: VERSION, label: "The version"),
+            Field::Text.new(:name, default: "Untitled wreath", label: "Name"),
+            Field::Choice.new(:units, choices: {in: "inches", cm: "centimetres"}, required: true, label: "Units"),
+            Field::Count.new(:quantity, default: 1, most: 500, label: "Wreaths alike"),
+            Field::Number.new(:sureness, default: 0.9, least: 0.5, most: 0.999, label: "How sure"),
+            Field::Length.new(:smallest_mark, most: 4, label: "Smallest mark"),
+            Field::Length.new(:smallest_remnant, zero: true, label: "Smallest useful remnant"),
+            Form::Reader.new(:form, required: true, label: "The form"),
+            Field::List.new(:materials, of: Material::Reader.new(:material), most: 60, label: "Materials"),
+            Field::List.new(:layers, of: Layer::Reader.new(:layer), most: 30, label: "Layers")
+          ]
+        end
+
+        private
+
+        def ids_of(document)
+          materials = document["materials"]
+          return [] unless materials.is_a?(Array)
+          materials.filter_map { _1["id"] if _1.is_a?(Hash) && _1["id"].is_a?(String) }.map(&:strip)
+        end
+
+        def read_whole(read, reading)
+          refuse_repeated_ids(read, reading)
+          reading.collect { Form.measure_sizes(read[:form]) } if read[:form] && reading.problems.none? { _1.at.start_with?("form") }
+          raise Refused.new(reading.problems) if reading.problems.any?
+          units = read[:units].to_s
+          new(**read.slice(*members), units:, smallest_mark: read[:smallest_mark] || MARKS[units],
+            smallest_remnant: read[:smallest_remnant] || REMNANTS[units])
+        end
+
+        def refuse_repeated_ids(read, reading)
+          {materials: "material", layers: "layer"}.each do |list, word|
+            (read[list] || []).group_by(&:id).each do |id, same|
+              reading.refuse(list.to_s, "Two #{list} are called #{reading.quote(id)}; each #{word} needs an id of its own.") if id && same.size > 1
+            end
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Plan
+    class Field
+      # A length: a number in the document's units, or a text with units of its own.
+      class Length < Field
+        # A quarter of a mile: more than anyone will wrap, little enough to draw.
+        MOST = 16_000
+
+        # @param zero [Boolean] whether nothing at all is allowed
+        # @param most [Numeric] the largest allowed, in inches
+        def initialize(name, zero: false, most: MOST, **rest)
+          super(name, **rest)
+          @zero = zero
+          @most = most
+        end
+
+        # @return [Rational, nil] inches
+        def read(value, at, reading)
+          inches = Measure::Length.read(value, units: reading.units)
+          return reading.refuse(at, "#{label} must not be negative; #{reading.quote(value)} is.") if inches.negative?
+          return reading.refuse(at, "#{label} must be more than nothing.") if inches.zero? && !@zero
+          return reading.refuse(at, "#{label} is #{reading.quote(value)}; more than #{reading.length_text(@most)} cannot be planned.") if inches > @most
+          return reading.refuse(at, "#{label} is thinner than anything a tape can show.") if inches.positive? && inches < Rational(1, 1000)
+          inches
+        rescue Measure::Length::Unreadable
+          return reading.refuse(at, "#{label} must not be negative; #{reading.quote(value)} is.") if value.is_a?(String) && value.match?(/\A\s*[-−]\s*[\d½¼¾]/)
+          reading.refuse(at, "#{label} must be a length such as 14, “31 1/2” or “80 cm”; #{reading.quote(value)} is none.")
+        end
+
+        private
+
+        def limits = {"zero" => @zero, "most" => @most}
+
+        def declared_default = default&.to_f
+      end
+    end
+  end
+end

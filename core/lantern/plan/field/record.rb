@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Plan
+    class Field
+      # An object with named fields. Keys it does not know are problems, so that a slip of the pen
+      # is never silently left out of the sum.
+      class Record < Field
+        attr_reader :fields
+
+        def initialize(name, fields:, **rest)
+          super(name, **rest)
+          @fields = fields
+        end
+
+        # @return [Hash{Symbol=>Object}, nil] nil when it is no object at all; a refused field reads as nil
+        def read(value, at, reading)
+          return reading.refuse(at, "#{label} must be an object with named fields; #{reading.quote(value)} is none.") unless value.is_a?(Hash)
+          refuse_unknown(value, at, reading)
+          fields.to_h do |field|
+            key = field.name.to_s
+            place = [at, key].reject(&:empty?).join(".")
+            [field.name, value.fetch(key, nil).nil? ? field.absent(place, reading) : field.read(value[key], place, reading)]
+          end
+        end
+
+        private
+
+        def refuse_unknown(value, at, reading)
+          names = fields.map { _1.name.to_s }
+          (value.keys - names).each do |key|
+            near = DidYouMean::SpellChecker.new(dictionary: names).correct(key.to_s[0, 60]).first
+            reading.refuse([at, key.to_s[0, 60].scrub("?")].reject(&:empty?).join("."),
+              "#{reading.quote(key)} is not known here#{near ? "; did you mean “#{near}”?" : "."}")
+          end
+        end
+
+        def limits = {"fields" => fields.map(&:declare)}
+      end
+    end
+  end
+end

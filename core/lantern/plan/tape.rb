@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Plan
+    # The answers across the foot of a wreath: counts, lengths, packages, money, time, sureness.
+    # Each says which working opens when it is asked.
+    class Tape
+      def initialize(plan:, layers:, bill:, bench:)
+        @plan, @layers, @bill, @bench = plan, layers, bill, bench
+      end
+
+      # @return [Array<Hash>] `id`, `figure`, `says`, and `working`: the place of the sum in the worked plan
+      def figures
+        used = @bill.entries.reject { _1.cutting.demand.none? }
+        return [] if used.empty?
+        [*@layers.first(2).map { counts(_1) }, *used.first(3).map { needed(_1) }, packages(used), money, time, *sure(used)]
+      end
+
+      private
+
+      def counts(layer)
+        needs = layer.needs
+        main = layer.figures
+        figure, says = if main[:turns] then [main[:turns], (layer.class.takes.include?(:rope) ? "coils" : "turns")]
+        else [needs.reject(&:run?).sum(&:count), "pieces to cut"]
+        end
+        extra = needs.reject(&:run?).map { "#{_1.count} #{_1.what} of #{text(_1.length)}" }
+        entry("count.#{layer.id}", figure.to_s, [says, *extra.first(1)].join(", "), "layers.#{layer.id}")
+      end
+
+      def needed(stock)
+        demand = stock.cutting.demand
+        length = demand.total + stock.cutting.joins * demand.join
+        entry("needed.#{stock.material.id}", Measure::Length.long_text(length, units: @plan.units), "#{stock.material.name} in all", "materials.#{stock.material.id}")
+      end
+
+      def packages(used)
+        count = used.sum { _1.cutting.bought.values.sum }
+        opened = used.sum { |each| each.cutting.bars.count { _1.source == :on_hand } }
+        says = [count.zero? ? "nothing to buy" : "#{(count == 1) ? "package" : "packages"} to buy", ("#{opened} from the stash" if opened.positive?)].compact.join(", ")
+        entry("packages", count.to_s, says, "materials")
+      end
+
+      def money
+        bill = @bill.to_h
+        entry("money", bill["to_buy"], "to pay, #{bill["used"]} of material used", "cost")
+      end
+
+      def time
+        hours, minutes = @bench.minutes.round.divmod(60)
+        entry("time", hours.zero? ? "#{minutes} min" : "#{hours} h #{minutes} min", "at the bench", "steps")
+      end
+
+      def sure(used)
+        uncertain = used.select { _1.cutting.demand.spread.positive? || _1.cutting.short.positive? }
+        return [] if uncertain.empty?
+        chance = uncertain.map(&:chance_enough).reduce(:*)
+        [entry("sure", "#{(chance * 100).floor} in 100", "that this is enough", "materials")]
+      end
+
+      def entry(id, figure, says, working) = {"id" => id, "figure" => figure, "says" => says, "working" => working}
+
+      def text(inches) = Measure::Length.text(inches, units: @plan.units)
+    end
+  end
+end

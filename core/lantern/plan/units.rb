@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Plan
+    # Rewrites a plan document in the other units, so that a maker can switch between inches and
+    # centimetres and back without anything being lost: every length is converted exactly, and a
+    # text that carries its own units stays as it was written.
+    module Units
+      module_function
+
+      # @param document [Hash] a plan document, which need not be workable
+      # @param to [String] `"in"` or `"cm"`
+      # @return [Hash] the same plan in those units
+      def change(document, to:)
+        from = document["units"]
+        return document if from == to || !%w[in cm].include?(from)
+        Document.fields.reduce(document) { |plan, field| put(plan, field, from, to) }.merge("units" => to)
+      end
+
+      def put(object, field, from, to)
+        key = field.name.to_s
+        (object.is_a?(Hash) && object.key?(key)) ? object.merge(key => convert(object[key], field, from, to)) : object
+      end
+
+      def convert(value, field, from, to)
+        case field
+        when Field::Length then length(value, from, to)
+        when Field::List then value.is_a?(Array) ? value.map { convert(_1, field.of, from, to) } : value
+        when Field::Record then field.fields.reduce(value) { |object, each| put(object, each, from, to) }
+        else field.respond_to?(:fields_for) ? field.fields_for(value).reduce(value) { |object, each| put(object, each, from, to) } : value
+        end
+      end
+
+      def length(value, from, to)
+        return value if value.is_a?(String) && Measure::Length.carries_units?(value)
+        number = Measure::Length.read(value, units: from) / Measure::Length::IN.fetch(to)
+        (number.denominator == 1) ? number.to_i : number.to_f
+      rescue Measure::Length::Unreadable
+        value
+      end
+
+      private_class_method :put, :convert, :length
+    end
+  end
+end

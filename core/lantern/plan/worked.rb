@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Plan
+    # The worked plan, written down as JSON wants it. Lengths are in the plan's own units, to four
+    # places; sums of money are texts.
+    class Worked
+      def initialize(plan:, form:, layers:, stock:, bill:, bench:, drawing:)
+        @plan, @form, @layers, @stock, @bill, @bench, @drawing = plan, form, layers, stock, bill, bench, drawing
+      end
+
+      # @return [Hash]
+      def to_h
+        {
+          "format" => "crisp-lantern/worked-plan", "version" => Document::VERSION,
+          "name" => @plan.name, "units" => @plan.units, "quantity" => @plan.quantity, "sureness" => @plan.sureness,
+          "form" => form,
+          "layers" => @layers.map { layer(_1) },
+          "materials" => @bill.entries.map { Stockpile.new(_1, @plan).to_h },
+          "cost" => @bill.to_h,
+          "tape" => tape,
+          "stages" => stages,
+          "cut_sheet" => @bill.entries.flat_map { Stockpile.new(_1, @plan).cut_sheet },
+          "steps" => @bench.steps.map(&:to_h),
+          "minutes" => @bench.minutes.round,
+          "cautions" => @bench.cautions,
+          "drawing" => @drawing
+        }
+      end
+
+      private
+
+      def form
+        figures = @form.figures.to_h { |name, inches| [name.to_s, (name == :area) ? area(inches) : length(inches)] }
+        figures.merge("base" => @form.base.to_s, "shape" => @form.shape.to_s, "findings" => @form.findings.map(&:to_h), "working" => form_working)
+      end
+
+      def form_working
+        figures = @form.figures
+        {"Along the middle" => :run, "Along the inside edge" => :inside_run, "Along the outside edge" => :outside_run, "Across the band" => :face, "Once round the band" => :girth}
+          .map { |says, name| {"says" => says, "sum" => "", "answer" => Measure::Length.text(figures[name], units: @plan.units)} }
+      end
+
+      def layer(covering)
+        figures = covering.figures.to_h { |name, number| [name.to_s, figure(name, number)] }
+        {"id" => covering.id, "method" => covering.class.method_name.to_s, "title" => covering.class.title, "materials" => covering.materials.map(&:id),
+         "figures" => figures, "needs" => covering.needs.map { _1.to_h(@plan.units) }, "minutes" => covering.minutes.round(1),
+         "findings" => covering.findings.map(&:to_h), "working" => covering.working.map(&:to_h)}
+      end
+
+      def figure(name, number)
+        return area(number) if name == :area
+        return length(number) if Cover::Covering::LENGTHS.include?(name)
+        number.is_a?(Integer) ? number : number.to_f.round(4)
+      end
+
+      def length(inches) = Measure::Length.in_units(inches, @plan.units)
+
+      def area(square_inches) = (square_inches / Measure::Length::IN[@plan.units]**2).to_f.round(4)
+
+      # The answers that the tape carries, in the maker's own words.
+      def tape
+        Tape.new(plan: @plan, layers: @layers, bill: @bill, bench: @bench).figures
+      end
+
+      # Which stages have nothing left to settle.
+      def stages
+        levels = @layers.flat_map { |layer| layer.findings.map(&:level) }
+        {
+          "form" => true,
+          "cover" => @layers.any? && (levels & %i[stop warn]).empty?,
+          "cut" => @stock.any? { !_1.demand.none? } && @stock.all? { _1.short.zero? },
+          "buy" => @stock.any? { !_1.demand.none? } && @bill.to_buy.zero? && @stock.all? { _1.short.zero? }
+        }
+      end
+    end
+  end
+end
