@@ -46,6 +46,22 @@ module Lantern
         common_fields + own + soft_fields(kind) + [stock_field(kind), offers_field(kind)]
       end
 
+      # Reads one material on its own, as the stash keeps it.
+      # @param document [Hash]
+      # @return [Material]
+      # @raise [Refused] with every problem found
+      def self.check(document, units:)
+        reading = Reading.new(units:)
+        material = Reader.new(:material).read(document, "", reading)
+        raise Refused.new(reading.problems) if reading.problems.any?
+        material
+      end
+
+      # @return [Array<Hash>] every kind and its fields, for the API
+      def self.declare
+        KINDS.map { |kind, title| {"kind" => kind.to_s, "title" => title, "fields" => fields(kind).map(&:declare)} }
+      end
+
       def self.common_fields
         [
           Field::Text.new(:id, required: true, most: 60, label: "Material id"),

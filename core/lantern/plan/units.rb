@@ -17,6 +17,12 @@ module Lantern
         Document.fields.reduce(document) { |plan, field| put(plan, field, from, to) }.merge("units" => to)
       end
 
+      # One material on its own, from one kind of units to the other.
+      def change_material(material, from:, to:)
+        return material if from == to || !%w[in cm].include?(to)
+        convert(material, Material::Reader.new(:material), from, to)
+      end
+
       def put(object, field, from, to)
         key = field.name.to_s
         (object.is_a?(Hash) && object.key?(key)) ? object.merge(key => convert(object[key], field, from, to)) : object
