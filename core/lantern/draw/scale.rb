@@ -13,7 +13,9 @@ module Lantern
       def point(point) = point.map { number(_1) }
 
       # @return [Array<Float>] x, y, x, y and so on
-      def points(points) = points.flat_map { point(_1) }
+      def points(points)
+        points.each_with_object([]) { |(x, y), flat| flat << (x * @factor).round(3) << (y * @factor).round(3) }
+      end
     end
   end
 end

@@ -3,19 +3,29 @@
 module Lantern
   module Form
     # A straight piece of a {Path}.
-    Line = Data.define(:from, :to) do
-      def length = Math.hypot(to[0] - from[0], to[1] - from[1])
+    class Line
+      attr_reader :from, :to, :length
 
-      def at(distance)
-        share = length.zero? ? 0 : distance / length
-        [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share]
+      def initialize(from:, to:)
+        @from = from
+        @to = to
+        @length = Math.hypot(to[0] - from[0], to[1] - from[1])
+        @dx, @dy = @length.zero? ? [0.0, 0.0] : [(to[0] - from[0]) / @length, (to[1] - from[1]) / @length]
+        freeze
       end
 
-      def direction(_distance) = [(to[0] - from[0]) / length, (to[1] - from[1]) / length]
+      def at(distance) = beside(distance, 0.0)
+
+      # The point this far along, and `across` towards the outside.
+      def beside(distance, across)
+        [@from[0] + @dx * distance + @dy * across, @from[1] + @dy * distance - @dx * across]
+      end
+
+      def direction(_distance) = [@dx, @dy]
 
       def curvature = 0.0
 
-      def scaled(factor) = with(from: from.map { _1 * factor }, to: to.map { _1 * factor })
+      def scaled(factor) = Line.new(from: from.map { _1 * factor }, to: to.map { _1 * factor })
     end
   end
 end

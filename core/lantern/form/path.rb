@@ -13,13 +13,14 @@ module Lantern
       # @param pieces [Array<Line, Arc>] each starting where the one before it ends
       def initialize(pieces)
         @pieces = pieces.freeze
+        @closed = Math.hypot(*minus(pieces.first.at(0), pieces.last.at(pieces.last.length))) < 1e-6 * [pieces.sum(&:length), 1].max
         @starts = pieces.reduce([0.0]) { |starts, piece| starts << starts.last + piece.length }.freeze
       end
 
       # @return [Float] length along the path
       def length = @starts.last
 
-      def closed? = Math.hypot(*minus(pieces.first.at(0), pieces.last.at(pieces.last.length))) < 1e-6 * [length, 1].max
+      def closed? = @closed
 
       # @return [Array(Float, Float)] the point this far along; a closed path goes on round
       def at(distance) = locate(distance) { |piece, rest| piece.at(rest) }
@@ -30,11 +31,8 @@ module Lantern
       # @return [Float] one over the radius, positive where the outside is the longer side
       def curvature(distance) = locate(distance) { |piece, _| piece.curvature }
 
-      # The point beside the path, `across` towards the outside.
-      def beside(distance, across)
-        (x, y), (dx, dy) = at(distance), direction(distance)
-        [x + dy * across, y - dx * across]
-      end
+      # The point this far along, and `across` towards the outside.
+      def beside(distance, across) = locate(distance) { |piece, rest| piece.beside(rest, across) }
 
       # Length of the edge that lies `across` towards the outside (negative: towards the inside).
       # An arc of radius rho turning phi has edges (rho +- b) phi; at a corner the wide side goes
@@ -64,19 +62,15 @@ module Lantern
       def trace(across, step: length / 180)
         pieces.each_with_index.flat_map do |piece, index|
           count = piece.curvature.zero? ? 1 : [(piece.length / step).ceil, 2].max
-          (0..count).map { |i| beside_piece(piece, piece.length * i / count, across) }.then { index.zero? ? _1 : _1.drop(1) }
+          (0..count).map { |i| piece.beside(piece.length * i / count, across) }.then { index.zero? ? _1 : _1.drop(1) }
         end
       end
 
       private
 
-      def beside_piece(piece, rest, across)
-        (x, y), (dx, dy) = piece.at(rest), piece.direction(rest)
-        [x + dy * across, y - dx * across]
-      end
-
       def locate(distance)
         distance = closed? ? distance % length : distance.clamp(0, length) unless distance.between?(0, length)
+        return yield(pieces.first, distance) if pieces.size == 1
         index = (@starts.bsearch_index { _1 > distance } || @starts.size) - 1
         index = index.clamp(0, pieces.size - 1)
         yield pieces[index], distance - @starts[index]

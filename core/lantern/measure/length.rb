@@ -86,7 +86,7 @@ module Lantern
 
       # @return [Numeric] the number that stands for this many inches in a document's own units
       def in_units(inches, units)
-        number = (inches.to_r / IN.fetch(units)).to_f.round(4)
+        number = ((units == "in") ? inches : inches / IN.fetch(units)).to_f.round(4)
         (number == number.to_i && number.abs < 1e15) ? number.to_i : number
       end
 
@@ -118,7 +118,7 @@ module Lantern
       end
 
       def fraction(inches)
-        whole, part = (inches.to_r * 16).round.divmod(16)
+        whole, part = (inches * 16).round.divmod(16)
         return whole.to_s if part.zero?
         small = Rational(part, 16)
         [(whole unless whole.zero?), "#{small.numerator}/#{small.denominator}"].compact.join(" ")

@@ -1,0 +1,123 @@
+# frozen_string_literal: true
+
+require "committee"
+require "json"
+require "sinatra/base"
+require_relative "../core/lantern"
+require_relative "json_body"
+require_relative "store"
+
+module Server
+  # The API and the screens. It stores and it answers; everything about wreaths is asked of the core.
+  class App < Sinatra::Base
+    ROOT = File.expand_path("..", __dir__)
+    CONTRACT = File.join(__dir__, "openapi.yaml")
+
+    # Answers what the contract of the API does not allow, in the same form as every other problem.
+    class Breach < Committee::ValidationError
+      def error_body = {"problems" => [{"at" => "", "says" => says}]}
+
+      private
+
+      # The checker's own words, without its inner names.
+      def says = "The request is not as it should be: #{message.sub(/#\/\S+ ?/, "").strip}."
+    end
+
+    configure do
+      set :environment, :production
+      set :show_exceptions, false
+      set :raise_errors, false
+      set :logging, false
+      set :public_folder, File.join(ROOT, "web/dist")
+      set :static_cache_control, [:public, max_age: 3600]
+      set :host_authorization, permitted_hosts: %w[localhost 127.0.0.1 ::1]
+      set :store, nil
+      use JsonBody
+      use Committee::Middleware::RequestValidation, schema_path: CONTRACT, prefix: "/api", error_class: Breach, strict_reference_validation: true, parse_response_by_content_type: false
+    end
+
+    before do
+      headers "content-security-policy" => "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; font-src 'self' data:; frame-ancestors 'none'",
+        "x-content-type-options" => "nosniff", "referrer-policy" => "no-referrer"
+    end
+
+    before("/api/*") { content_type :json }
+
+    get("/api/ping") { JSON.generate("ok" => true) }
+
+    get "/api/declarations" do
+      JSON.generate("forms" => Lantern::Form.declare, "coverings" => Lantern::Cover.all.map(&:declare), "materials" => Lantern::Plan::Material.declare)
+    end
+
+    post("/api/work") { JSON.generate(Lantern.work(sent)) }
+
+    post("/api/units") { JSON.generate(Lantern::Plan::Units.change(sent["plan"], to: sent["to"])) }
+
+    get("/api/wreaths") { JSON.generate("wreaths" => store.wreaths.all) }
+
+    post "/api/wreaths" do
+      status 201
+      JSON.generate(store.wreaths.add(sent["plan"]))
+    end
+
+    get("/api/wreaths/:id") { JSON.generate(store.wreaths.find(id)) }
+
+    put("/api/wreaths/:id") { JSON.generate(store.wreaths.change(id, sent["version"], sent["plan"])) }
+
+    delete "/api/wreaths/:id" do
+      store.wreaths.delete(id, params["version"].to_i)
+      JSON.generate("ok" => true)
+    end
+
+    get("/api/materials") { JSON.generate("materials" => store.materials.all(params["units"])) }
+
+    post "/api/materials" do
+      status 201
+      JSON.generate(store.materials.add(sent["material"], sent["units"]))
+    end
+
+    get("/api/materials/:id") { JSON.generate(store.materials.find(id)) }
+
+    put("/api/materials/:id") { JSON.generate(store.materials.change(id, sent["version"], sent["material"], sent["units"])) }
+
+    delete "/api/materials/:id" do
+      store.materials.delete(id, params["version"].to_i)
+      JSON.generate("ok" => true)
+    end
+
+    # Every other address is a screen; the screens find their own way.
+    get(%r{/(?!api/|assets/).*}) { send_file File.join(settings.public_folder, "index.html"), cache_control: "no-cache" }
+
+    error(Lantern::Plan::Refused) { |refused| answer 422, refused.problems.map(&:to_h) }
+
+    error(Store::Outdated) { |outdated| answer 409, [problem("version", "Somebody saved this in the meantime. Nothing of either is lost: choose which to keep.")], "current" => outdated.current }
+
+    error(Store::Missing) { answer 404, [problem("", "There is nothing here; it may have been deleted.")] }
+
+    error(Store::Taken) { answer 422, [problem("id", "Another material in the stash has this id.")] }
+
+    error(Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError) { answer 503, [problem("", "The database does not answer. What is on this screen is kept; try again in a moment.")] }
+
+    not_found { request.path.start_with?("/api/") ? answer(404, [problem("", "There is nothing at this address.")]) : "" }
+
+    error do |error|
+      warn "#{error.class}: #{error.message}\n  #{error.backtrace.first(8).join("\n  ")}"
+      answer 500, [problem("", "Something went wrong here, and it was written to the log. Nothing was changed.")]
+    end
+
+    private
+
+    def store = settings.store
+
+    def sent = env["lantern.json"]
+
+    def id = params["id"].to_i
+
+    def problem(at, says) = {"at" => at, "says" => says}
+
+    def answer(code, problems, extra = {})
+      content_type :json
+      halt code, JSON.generate({"problems" => problems}.merge(extra))
+    end
+  end
+end

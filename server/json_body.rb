@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require "json"
+
+module Server
+  # Reads a request's JSON once, before anything else does, and answers for what is no JSON or too
+  # much of it.
+  class JsonBody
+    MOST_BYTES = 1_000_000
+    # Deeper than any plan.
+    MOST_NESTING = 40
+
+    def initialize(app)
+      @app = app
+    end
+
+    def call(env)
+      return @app.call(env) unless %w[POST PUT PATCH].include?(env["REQUEST_METHOD"])
+      return refuse(413, "This is more than a million bytes; a plan is a few thousand. Nothing was changed.") if env["CONTENT_LENGTH"].to_i > MOST_BYTES
+      text = env["rack.input"].read(MOST_BYTES + 1).to_s
+      return refuse(413, "This is more than a million bytes; a plan is a few thousand. Nothing was changed.") if text.bytesize > MOST_BYTES
+      env["lantern.json"] = JSON.parse(text.force_encoding("UTF-8"), max_nesting: MOST_NESTING)
+      env["rack.input"] = StringIO.new(text)
+      @app.call(env)
+    rescue JSON::NestingError
+      refuse(400, "This JSON is nested deeper than any plan. Nothing was changed.")
+    rescue JSON::ParserError, EncodingError
+      refuse(400, "This is not JSON that can be read. Nothing was changed.")
+    end
+
+    private
+
+    def refuse(status, says) = [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
+  end
+end
