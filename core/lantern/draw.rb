@@ -14,7 +14,7 @@ module Lantern
           "form" => Outline.form(form, scale),
           "section" => Outline.section(form, lies, scale),
           "layers" => lies.map { _1.to_h(scale) },
-          "gaps" => layers.flat_map(&:gaps).map { _1.to_h(scale) },
+          "gaps" => layers.flat_map(&:gaps).map { _1.to_h(scale).merge("says" => "gap #{Measure::Length.text(_1.width, units: plan.units)}") },
           "dimensions" => form.dimensions.map { dimension(_1, plan, scale) }
         }
       end

@@ -10,14 +10,14 @@ module Lantern
       spread 0.07 # from memory
 
       option :tail, :length, default: Rational(3), most: 60, label: "Tail", help: "From the knot to the end, each side."
-      option :strip_width, :length, most: 60, label: "Strip width", default_says: "the ribbon’s own, or 1 in from cloth"
+      option :strip_width, :length, fine: true, most: 60, label: "Strip width", default_says: "the ribbon’s own, or 1 in from cloth"
       option :rail, :count, most: 8, label: "Rail", default_says: "round the whole band", help: "1 is the innermost."
       option :per_section, :count, most: 500, label: "Strips in a section", default_says: "as many as fit"
-      option :packed_pitch, :length, most: 24, label: "A knot takes", default_says: "one and a half bundles, a guess", help: "How much of the rail one knot takes when they are pushed together."
+      option :packed_pitch, :length, fine: true, most: 24, label: "A knot takes", default_says: "one and a half bundles, a guess", help: "How much of the rail one knot takes when they are pushed together."
       option :order, :choice, default: :spread, label: "Colours", choices: {spread: "Spread evenly", alternating: "Alternating", blocks: "In blocks"}
       option :mix, :list, of: Plan::Field::Count.new(:parts, label: "Parts of a colour", most: 99), most: 24, label: "Parts of each colour",
         default_says: "the same of each", help: "2, 1 is twice as many of the first as of the second."
-      option :spare, :number, default: 0.05, least: 0.0, most: 1.0, label: "Spare strips", help: "As a share of all."
+      option :spare, :number, fine: true, default: 0.05, least: 0.0, most: 1.0, label: "Spare strips", help: "As a share of all."
       option :test_piece, :record, label: "Test piece", help: "Tie a few, measure, and these replace the guesses.", fields: [
         Plan::Field::Length.new(:cut, label: "Cut length of the one you tied"),
         Plan::Field::Length.new(:tails, label: "Its two tails together"),

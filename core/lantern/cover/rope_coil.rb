@@ -13,9 +13,9 @@ module Lantern
       option :school, :choice, default: :tight_inside, label: "Lie of the coils", choices: {tight_inside: "Tight inside", even: "Even"},
         help: "Tight inside closes the outside with fillers; even leaves the gaps."
       option :accepted_gap, :length, zero: true, most: 12, label: "Gap you accept outside", default_says: "six tenths of the cord's thickness"
-      option :squash, :number, default: 1.0, least: 0.3, most: 1.5, label: "Closing up",
+      option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up",
         help: "How wide a coil lies against its own thickness: soft rope closes up, 1 is not at all. A guess: measure ten coils."
-      option :filler_length, :length, most: 120, label: "Length of a filler", default_says: "three quarters of the girth and an inch to tuck at each end"
+      option :filler_length, :length, fine: true, most: 120, label: "Length of a filler", default_says: "three quarters of the girth and an inch to tuck at each end"
 
       # Each new rope is glued where the last ended, and both ends are tucked (common practice).
       JOIN = 1

@@ -15,8 +15,8 @@ module Lantern
         help: "How much a turn covers of the turn before it, where it is least."
       option :pieces, :choice, default: :continuous, label: "Lengths", choices: {continuous: "One long length", short: "Short strips"},
         help: "Short strips lie flatter on a tight curve; their joins are hidden behind."
-      option :strip_width, :length, most: 120, label: "Strip width", default_says: "the ribbon's own, or 2 in from cloth"
-      option :strip_length, :length, label: "Strip length", default_says: "the sheet's length, or one turn for short strips"
+      option :strip_width, :length, fine: true, most: 120, label: "Strip width", default_says: "the ribbon's own, or 2 in from cloth"
+      option :strip_length, :length, fine: true, label: "Strip length", default_says: "the sheet's length, or one turn for short strips"
 
       # Each end is folded under and glued; each join laps by as much (common practice).
       FOLD = 1

@@ -30,12 +30,16 @@ module Lantern
           along = (turn + share) * pitch
           local = 1 + form.path.curvature(along) * across
           half = width * Math.hypot(1, pitch * local / girth) / 2 / local
-          [form.path.beside(along + half, across), form.path.beside(along - half, across)]
+          [[along + half, across], [along - half, across]]
         }.transpose
-        {points: ahead + behind.reverse}
+        outline = ahead + between(ahead.last, behind.last) + behind.reverse + between(behind.first, ahead.first)
+        {points: outline.map { |along, across| form.path.beside(along, across) }}
       end
 
-      private_class_method :crossing, :strip
+      # Along an edge of the band a strip's end follows the edge.
+      def between(from, to) = [1, 2].map { |third| [from[0] + (to[0] - from[0]) * third / 3.0, from[1]] }
+
+      private_class_method :crossing, :strip, :between
     end
   end
 end

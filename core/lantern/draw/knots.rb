@@ -26,8 +26,9 @@ module Lantern
         x, y = form.path.beside(along, across)
         dx, dy = form.path.direction(along)
         out = Math.atan2(-dx, dy)
-        lean = ((number * GOLDEN) % 1 - 0.5) * 0.9
-        ends = [lean + 0.3, lean - 0.3 + (number.even? ? Math::PI : 0)].map do |angle|
+        lean = ((number * GOLDEN) % 1 - 0.5) * 1.3
+        inward = (number * Math.sqrt(2)) % 1 < 0.6
+        ends = [lean + 0.25, lean - 0.25 + (inward ? Math::PI : 0)].map do |angle|
           [x + Math.cos(out + angle) * tail * FORESHORTENED, y + Math.sin(out + angle) * tail * FORESHORTENED]
         end
         [[x, y], *ends]

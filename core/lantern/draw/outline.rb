@@ -70,7 +70,7 @@ module Lantern
       end
 
       def hull(section, grown, scale)
-        scale.points(section.front.trace(grown, step: section.girth / 60) + section.back.trace(grown, step: section.girth / 60))
+        scale.points(section.front.trace(grown, least: 8) + section.back.trace(grown, least: 8))
       end
 
       def section_bounds(section, grown, scale)

@@ -64,6 +64,15 @@ module Lantern
         unit ? "#{figure} #{units}" : figure
       end
 
+      # A length as it was understood: a fraction where it is one of the tape's, else a decimal.
+      #
+      #   Length.exact_text(0.3125, units: "in")   # => "5/16 in"
+      #   Length.exact_text(0.12, units: "in")     # => "0.12 in"
+      def exact_text(inches, units:)
+        return text(inches, units:) if units == "cm" ? (inches / IN["cm"] * 10 % 1).zero? : (inches * 16 % 1).zero?
+        "#{decimal(inches / IN.fetch(units), 3)} #{units}"
+      end
+
       # A long length of material: feet and inches from two feet up, metres from two metres up.
       #
       #   Length.long_text(726.6, units: "in")   # => "60 ft 7 in"

@@ -8,8 +8,8 @@ module Lantern
     #   Plan::Document.read(JSON.parse(text))
     #
     # The smallest mark is what cut lengths are rounded up to: 1/8 in or 5 mm unless the plan says
-    # otherwise. A left-over shorter than the smallest remnant counts as a scrap.
-    Document = Data.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers) do
+    # otherwise; `lengths` are all those that were written in the document, by their place. A left-over shorter than the smallest remnant counts as a scrap.
+    Document = Data.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers, :lengths) do
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end
@@ -63,7 +63,7 @@ module Lantern
           reading.collect { Form.measure_sizes(read[:form]) } if read[:form] && reading.problems.none? { _1.at.start_with?("form") }
           raise Refused.new(reading.problems) if reading.problems.any?
           units = read[:units].to_s
-          new(**read.slice(*members), units:, smallest_mark: read[:smallest_mark] || MARKS[units],
+          new(**read.slice(*members), units:, lengths: reading.lengths, smallest_mark: read[:smallest_mark] || MARKS[units],
             smallest_remnant: read[:smallest_remnant] || REMNANTS[units])
         end
 

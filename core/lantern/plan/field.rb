@@ -15,14 +15,16 @@ module Lantern
       # @param help [String] one line, for somebody who meets it for the first time
       # @param required [Boolean] whether leaving it out is a problem
       # @param default [Object] what it is when left out
+      # @param fine [Boolean] whether most makers will never touch it
       # @param default_says [String] where the default comes from, when it is worked out
-      def initialize(name, label: nil, help: nil, required: false, default: nil, default_says: nil)
+      def initialize(name, label: nil, help: nil, required: false, default: nil, default_says: nil, fine: false)
         @name = name
         @label = label || name.to_s.tr("_", " ").capitalize
         @help = help
         @required = required
         @default = default
         @default_says = default_says
+        @fine = fine
       end
 
       def required? = @required
@@ -39,7 +41,7 @@ module Lantern
       # @return [Hash] the declaration, for the API
       def declare
         {"name" => name.to_s, "kind" => kind, "label" => label, "help" => help, "required" => required?,
-         "default" => declared_default, "default_says" => default_says}.merge(limits).compact
+         "default" => declared_default, "default_says" => default_says, "fine" => (true if @fine)}.merge(limits).compact
       end
 
       private

@@ -6,12 +6,13 @@ module Lantern
     # problem met so far. The only thing in the core that fills up as it goes; it is thrown away
     # once the plan is read.
     class Reading
-      attr_reader :units, :problems
+      attr_reader :units, :problems, :lengths
       attr_accessor :material_ids
 
       def initialize(units:)
         @units = units
         @problems = []
+        @lengths = {}
         @material_ids = nil
       end
 
@@ -20,6 +21,9 @@ module Lantern
         @problems << Problem.new(at:, says:)
         nil
       end
+
+      # Notes a length as it was understood, so that a screen can show it back.
+      def understood(at, inches) = @lengths[at] = inches
 
       # Runs a step that may raise {Refused}; its problems join the others.
       def collect

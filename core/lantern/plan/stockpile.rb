@@ -26,17 +26,19 @@ module Lantern
         }
       end
 
-      # Every length opened as a bar, its cuts in order with where each begins.
+      # Every length opened as a bar, its cuts in order with where each begins. Bars that are cut
+      # alike are stacked: `times` says how many.
       def cut_sheet
-        @cutting.bars.each_with_index.map do |bar, i|
+        @cutting.bars.each_with_index.chunk_while { |(a, _), (b, _)| a == b }.map do |alike|
+          bar, i = alike.first
           at = 0
           cuts = bar.cuts.map do |cut|
             start = at
             at += cut.length * cut.count
             {"what" => cut.what, "shape" => cut.shape.to_s, "at" => length(start), "length" => length(cut.length), "count" => cut.count, "says" => says(cut.length, cut.shape)}
           end
-          {"id" => "#{@material.id}.#{i + 1}", "material" => @material.id, "from" => name(bar, i), "length" => length(bar.length), "says" => text(bar.length), "cuts" => cuts,
-           "left" => length(bar.left), "left_says" => text(bar.left), "keep" => bar.left >= @plan.smallest_remnant && bar.left.positive?}
+          {"id" => "#{@material.id}.#{i + 1}", "material" => @material.id, "from" => title(alike), "times" => alike.size, "length" => length(bar.length), "says" => (bar.source == :on_hand) ? short_text(bar.length) : text(bar.length), "cuts" => cuts,
+           "left" => length(bar.left), "left_says" => short_text(bar.left), "keep" => bar.left >= @plan.smallest_remnant && bar.left.positive?}
         end
       end
 
@@ -56,6 +58,13 @@ module Lantern
         return "sheet on hand #{bar.index + 1}" if bar.source == :on_hand
         number = @cutting.bars.first(index + 1).count { _1.source == :offer }
         "#{@material.sheets? ? "new sheet" : "package"} #{number}"
+      end
+
+      # What a stack of bars is called on the cut sheet.
+      def title(alike)
+        first, last = alike.values_at(0, -1).map { |bar, i| name(bar, i) }
+        return "remnant" if first.start_with?("remnant")
+        (first == last) ? first : "#{first.sub(/ (\d+)\z/, "s \\1")} to #{last[/\d+\z/]}"
       end
 
       def findings
@@ -82,7 +91,9 @@ module Lantern
 
       def row(says, sum, answer) = {"says" => says, "sum" => sum, "answer" => answer}
 
-      def says(inches, shape) = (shape == :run) ? text(inches) : Measure::Length.text(inches, units: @plan.units)
+      def says(inches, shape) = (shape == :run) ? text(inches) : short_text(inches)
+
+      def short_text(inches) = Measure::Length.text(inches, units: @plan.units)
 
       def length(inches) = Measure::Length.in_units(inches, @plan.units)
 

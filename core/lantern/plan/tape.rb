@@ -13,7 +13,7 @@ module Lantern
       def figures
         used = @bill.entries.reject { _1.cutting.demand.none? }
         return [] if used.empty?
-        [*@layers.first(2).map { counts(_1) }, *used.first(3).map { needed(_1) }, packages(used), money, time, *sure(used)]
+        [*@layers.first(2).map { counts(_1) }, *lengths(used), packages(used), money, time, *sure(used)]
       end
 
       private
@@ -24,8 +24,22 @@ module Lantern
         figure, says = if main[:turns] then [main[:turns], (layer.class.takes.include?(:rope) ? "coils" : "turns")]
         else [needs.reject(&:run?).sum(&:count), "pieces to cut"]
         end
-        extra = needs.reject(&:run?).map { "#{_1.count} #{_1.what} of #{text(_1.length)}" }
-        entry("count.#{layer.id}", figure.to_s, [says, *extra.first(1)].join(", "), "layers.#{layer.id}")
+        entry("count.#{layer.id}", figure.to_s, [says, *cuts(needs.reject(&:run?), beside: main[:turns])].join(", "), "layers.#{layer.id}")
+      end
+
+      # The pieces that are cut, as long as they all are, or the longest of them.
+      def cuts(pieces, beside:)
+        return [] if pieces.empty?
+        longest = pieces.map(&:length).max
+        what = (beside || pieces.one?) ? "#{pieces.sum(&:count)} #{pieces.first.what}" : nil
+        [(what if beside), "#{"longest " if pieces.map(&:length).uniq.size > 1}#{text(longest)} each"].compact.join(" of ").then { [_1] }
+      end
+
+      # One figure for each of two materials; more than two are added up.
+      def lengths(used)
+        return used.map { needed(_1) } if used.size < 3
+        total = used.sum { _1.cutting.demand.total + _1.cutting.joins * _1.cutting.demand.join }
+        [entry("needed", Measure::Length.long_text(total, units: @plan.units), "of #{used.size} materials in all", "materials")]
       end
 
       def needed(stock)
@@ -55,7 +69,7 @@ module Lantern
         uncertain = used.select { _1.cutting.demand.spread.positive? || _1.cutting.short.positive? }
         return [] if uncertain.empty?
         chance = uncertain.map(&:chance_enough).reduce(:*)
-        [entry("sure", "#{(chance * 100).floor} in 100", "that this is enough", "materials")]
+        [entry("sure", "#{(chance * 100).floor.clamp(0, 99)} in 100", (chance >= 0.995) ? "or better that this is enough" : "that this is enough", "materials")]
       end
 
       def entry(id, figure, says, working) = {"id" => id, "figure" => figure, "says" => says, "working" => working}

@@ -14,6 +14,7 @@ module Lantern
         {
           "format" => "crisp-lantern/worked-plan", "version" => Document::VERSION,
           "name" => @plan.name, "units" => @plan.units, "quantity" => @plan.quantity, "sureness" => @plan.sureness,
+          "lengths" => @plan.lengths.transform_values { Measure::Length.exact_text(_1, units: @plan.units) },
           "form" => form,
           "layers" => @layers.map { layer(_1) },
           "materials" => @bill.entries.map { Stockpile.new(_1, @plan).to_h },
@@ -38,15 +39,25 @@ module Lantern
       def form_working
         figures = @form.figures
         {"Along the middle" => :run, "Along the inside edge" => :inside_run, "Along the outside edge" => :outside_run, "Across the band" => :face, "Once round the band" => :girth}
-          .map { |says, name| {"says" => says, "sum" => "", "answer" => Measure::Length.text(figures[name], units: @plan.units)} }
+          .map { |says, name| {"says" => says, "sum" => "", "answer" => text(figures[name])} }
       end
 
       def layer(covering)
         figures = covering.figures.to_h { |name, number| [name.to_s, figure(name, number)] }
         {"id" => covering.id, "method" => covering.class.method_name.to_s, "title" => covering.class.title, "materials" => covering.materials.map(&:id),
-         "figures" => figures, "needs" => covering.needs.map { _1.to_h(@plan.units) }, "minutes" => covering.minutes.round(1),
+         "settings" => settings(covering), "figures" => figures, "needs" => covering.needs.map { _1.to_h(@plan.units) }, "minutes" => covering.minutes.round(1),
          "findings" => covering.findings.map(&:to_h), "working" => covering.working.map(&:to_h)}
       end
+
+      # What every option comes to, said or not.
+      def settings(covering)
+        covering.class.options.to_h { |option|
+          value = covering.public_send(option.name)
+          [option.name.to_s, option.is_a?(Field::Length) ? (text(value) if value) : (value.to_s if value.is_a?(Numeric) || value.is_a?(Symbol))]
+        }.compact
+      end
+
+      def text(inches) = Measure::Length.text(inches, units: @plan.units)
 
       def figure(name, number)
         return area(number) if name == :area

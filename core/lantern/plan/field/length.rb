@@ -23,7 +23,7 @@ module Lantern
           return reading.refuse(at, "#{label} must be more than nothing.") if inches.zero? && !@zero
           return reading.refuse(at, "#{label} is #{reading.quote(value)}; more than #{reading.length_text(@most)} cannot be planned.") if inches > @most
           return reading.refuse(at, "#{label} is thinner than anything a tape can show.") if inches.positive? && inches < Rational(1, 1000)
-          inches
+          reading.understood(at, inches)
         rescue Measure::Length::Unreadable
           return reading.refuse(at, "#{label} must not be negative; #{reading.quote(value)} is.") if value.is_a?(String) && value.match?(/\A\s*[-−]\s*[\d½¼¾]/)
           reading.refuse(at, "#{label} must be a length such as 14, “31 1/2” or “80 cm”; #{reading.quote(value)} is none.")

@@ -1,0 +1,46 @@
+import createClient from "openapi-fetch"
+import type { components, paths } from "./schema"
+
+export const api = createClient<paths>({ baseUrl: "/api" })
+
+type Schemas = components["schemas"]
+export type Plan = Schemas["Plan"]
+export type PlanLayer = Schemas["PlanLayer"]
+export type Material = Schemas["Material"]
+export type StashMaterial = Schemas["StashMaterial"]
+export type Wreath = Schemas["Wreath"]
+export type WorkedPlan = Schemas["WorkedPlan"]
+export type WorkedLayer = Schemas["WorkedLayer"]
+export type WorkedMaterial = Schemas["WorkedMaterial"]
+export type WorkingLine = Schemas["WorkingLine"]
+export type Finding = Schemas["Finding"]
+export type Problem = Schemas["Problem"]
+export type Field = Schemas["Field"]
+export type Covering = Schemas["Covering"]
+export type Declarations = Schemas["Declarations"]
+export type Drawing = Schemas["Drawing"]
+export type Lie = Schemas["Lie"]
+export type CutBar = Schemas["CutBar"]
+export type TapeFigure = Schemas["TapeFigure"]
+export type Units = Schemas["Units"]
+
+/** What a call that failed had to say, as problems. */
+export class Refusal extends Error {
+  constructor(readonly problems: Problem[], readonly status = 0) {
+    super(problems.map((problem) => problem.says).join(" "))
+  }
+}
+
+/** The answer of a call, or its problems thrown. */
+export function answered<T>(result: { data?: T; error?: unknown; response: Response }): T {
+  if (result.data !== undefined) return result.data
+  throw new Refusal(problemsOf(result.error), result.response.status)
+}
+
+export function problemsOf(error: unknown): Problem[] {
+  const problems = (error as { problems?: Problem[] } | undefined)?.problems
+  return problems ?? [{ at: "", says: "The server did not answer. What is on this screen is kept; try again in a moment." }]
+}
+
+/** A plan as a request carries it: the server checks it field by field, whatever it is. */
+export const sent = (plan: Plan) => plan as unknown as Record<string, unknown>

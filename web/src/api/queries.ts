@@ -1,0 +1,33 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query"
+import { answered, api, problemsOf, sent, type Plan, type Problem, type Units, type WorkedPlan } from "./client"
+
+export const useDeclarations = () =>
+  useQuery({ queryKey: ["declarations"], staleTime: Infinity, queryFn: async () => answered(await api.GET("/declarations")) })
+
+export const useWreaths = () => useQuery({ queryKey: ["wreaths"], queryFn: async () => answered(await api.GET("/wreaths")).wreaths })
+
+export const useStash = (units?: Units) =>
+  useQuery({
+    queryKey: ["materials", units],
+    placeholderData: keepPreviousData,
+    queryFn: async () => answered(await api.GET("/materials", { params: { query: { units } } })).materials,
+  })
+
+export interface Work {
+  worked?: WorkedPlan
+  problems: Problem[]
+}
+
+/** Works a plan. Problems are an answer too: a maker in the middle of typing makes them all the time. */
+export const useWork = (plan: Plan | undefined) =>
+  useQuery<Work>({
+    queryKey: ["work", plan],
+    enabled: plan !== undefined,
+    gcTime: 60_000,
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => {
+      const { data, error } = await api.POST("/work", { body: sent(plan!), signal })
+      return data ? { worked: data, problems: [] } : { problems: problemsOf(error) }
+    },
+  })

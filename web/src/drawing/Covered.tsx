@@ -1,0 +1,49 @@
+import { useId } from "react"
+import type { Drawing, Material } from "../api/client"
+import { LieItems } from "./lies"
+import { Texture, colourOf, textureOf } from "./Textures"
+
+interface Props {
+  drawing: Drawing
+  materials: Material[]
+  side: "front" | "back"
+  /** The lie that is pointed at; the others fade. */
+  pointed?: number
+}
+
+/** The form with its covering as it lies, seen from one side. */
+export function Covered({ drawing, materials, side, pointed }: Props) {
+  const id = useId()
+  const lies = drawing.layers.map((lie) => {
+    const own = lie.materials.map((name) => materials.find((material) => material.id === name))
+    return { lie, own, fills: own.map(colourOf), textures: own.map((material, i) => (textureOf(material) === "plain" ? undefined : `${id}${lie.layer}${lie.what}${i}`)) }
+  })
+  const far = side === "front" ? "back" : "front"
+  const layer = (which: "front" | "back", seenThrough: boolean) => lies.map(({ lie, fills, textures }, index) => (
+    <g key={index} className="drawing-layer" data-lie={lie.what} opacity={pointed === undefined || pointed === index ? 1 : 0.22}>
+      <LieItems lie={lie} items={lie[which]} fills={fills} textures={textures} far={seenThrough} marked={index > 0 && lies[index - 1]?.lie.layer === lie.layer} />
+    </g>
+  ))
+  return (
+    <g transform={side === "back" ? "scale(-1 1)" : undefined}>
+      <defs>
+        {lies.flatMap(({ lie, own, textures }) => own.map((material, i) => textures[i] && <Texture key={textures[i]} id={textures[i]} texture={textureOf(material)} width={lie.width} />))}
+      </defs>
+      {layer(far, true)}
+      <FormLines form={drawing.form} />
+      {layer(side, false)}
+    </g>
+  )
+}
+
+function FormLines({ form }: { form: Drawing["form"] }) {
+  if (form.base === "wire") {
+    return (
+      <g fill="none" stroke="var(--wire)" strokeWidth={form.rail_width} strokeLinecap="round">
+        {form.crossbars.map((bar, index) => <path key={index} strokeWidth={form.rail_width * 0.8} d={`M${bar[0]} ${bar[1]} L${bar[2]} ${bar[3]}`} />)}
+        {form.rails.map((rail, index) => <path key={index} d={rail} />)}
+      </g>
+    )
+  }
+  return <path d={`${form.outside} ${form.inside}`} fillRule="evenodd" fill="var(--core)" stroke="var(--wire)" strokeWidth={0.04} />
+}

@@ -1,0 +1,75 @@
+import { useState } from "react"
+import type { Material, WorkedPlan } from "../api/client"
+import { Covered } from "./Covered"
+import { CutThrough } from "./CutThrough"
+import { Dimensions, Gaps } from "./Dimensions"
+import { fractionGlyphs } from "./fractions"
+import { colourOf } from "./Textures"
+
+type View = "front" | "back" | "cut"
+const views: { view: View; says: string }[] = [{ view: "front", says: "Front" }, { view: "back", says: "Back" }, { view: "cut", says: "Cut through" }]
+
+/** The drawing on its own paper: to scale, live, with its dimension lines and the gaps that show. */
+export function Sheet({ worked, materials }: { worked: WorkedPlan; materials: Material[] }) {
+  const [view, setView] = useState<View>("front")
+  const [pointed, setPointed] = useState<number>()
+  const { drawing } = worked
+  const answer = (says: string) => fractionGlyphs(worked.form.working.find((line) => line.says === says)?.answer ?? "")
+  return (
+    <section aria-label="Drawing" className="relative flex min-h-80 flex-col rounded border border-base-300 bg-base-200 lg:min-h-0">
+      <div className="flex items-center px-4 pt-2">
+        <div role="tablist" aria-label="Side of the drawing" className="flex gap-5">
+          {views.map((each) => (
+            <button key={each.view} role="tab" type="button" aria-selected={view === each.view} onClick={() => setView(each.view)}
+              className={`cursor-pointer border-b-2 py-1 ${view === each.view ? "border-primary font-semibold" : "border-transparent text-quiet"}`}>
+              {each.says}
+            </button>
+          ))}
+        </div>
+      </div>
+      <div className="relative min-h-0 flex-1 p-2">
+        {view === "cut"
+          ? <CutThrough drawing={drawing} girth={answer("Once round the band")} face={answer("Across the band")} />
+          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} />}
+        {view !== "cut" && <Legend worked={worked} materials={materials} onPoint={setPointed} />}
+      </div>
+    </section>
+  )
+}
+
+function Plane({ worked, materials, side, pointed }: { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number }) {
+  const { drawing } = worked
+  const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
+  const letter = Math.max(right - left, bottom - top) * 0.034
+  const box = [left - letter * 5, top - letter * 1.2, right - left + letter * 10, bottom - top + letter * 4.4]
+  const says = `${worked.name}, seen from the ${side}: ${drawing.layers.map((lie) => `${lie.front.length} ${lie.what}`).join(", ") || "the bare form"}.`
+  return (
+    <svg viewBox={box.join(" ")} className="h-full w-full" role="img" aria-label={says}>
+      <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} />
+      <Dimensions drawing={drawing} letter={letter} />
+      <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />
+    </svg>
+  )
+}
+
+function Legend({ worked, materials, onPoint }: { worked: WorkedPlan; materials: Material[]; onPoint: (index: number | undefined) => void }) {
+  return (
+    <ul className="absolute right-3 top-1 max-w-48 text-sm" aria-label="What is drawn">
+      {worked.drawing.layers.map((lie, index) => {
+        const second = index > 0 && worked.drawing.layers[index - 1]?.layer === lie.layer
+        return (
+          <li key={index}>
+            <button type="button" className="flex cursor-pointer items-center gap-2 py-0.5 text-left" onMouseEnter={() => onPoint(index)} onMouseLeave={() => onPoint(undefined)} onFocus={() => onPoint(index)} onBlur={() => onPoint(undefined)}>
+              <span className="flex shrink-0">
+                {lie.materials.slice(0, 3).map((id) => (
+                  <span key={id} className="h-3 w-5 rounded-full border border-neutral/60 not-first:-ml-2" style={{ background: second ? "var(--color-primary)" : colourOf(materials.find((material) => material.id === id)) }} />
+                ))}
+              </span>
+              {lie.front.length} {lie.what}
+            </button>
+          </li>
+        )
+      })}
+    </ul>
+  )
+}

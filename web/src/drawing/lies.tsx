@@ -1,0 +1,83 @@
+import type { Lie } from "../api/client"
+
+/** One way of drawing for each kind of lie the core knows. */
+interface Props {
+  lie: Lie
+  items: Lie["front"]
+  fills: string[]
+  textures: (string | undefined)[]
+  /** Seen through the form, from the far side. */
+  far?: boolean
+  /** Told apart from the rest of its layer. */
+  marked?: boolean
+}
+
+const edge = "#1c2431"
+
+export function LieItems(props: Props) {
+  return { cord: Cords, band: Bands, knot: Knots }[props.lie.kind](props)
+}
+
+function Cords({ lie, items, fills, textures, far, marked }: Props) {
+  const width = lie.width
+  return items.map(({ points, colour }, index) => {
+    const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] = points
+    const length = Math.hypot(x2 - x1, y2 - y1)
+    const turn = (Math.atan2(y2 - y1, x2 - x1) * 180) / Math.PI
+    const body = { x: -width * 0.4, y: -width / 2, width: length + width * 0.8, height: width, rx: width / 2 }
+    return (
+      <g key={index} transform={`translate(${x1} ${y1}) rotate(${turn.toFixed(2)})`}>
+        <rect {...body} fill={marked ? "var(--color-primary)" : fills[colour]} stroke={edge} strokeOpacity={0.75} strokeWidth={width * 0.06} />
+        {textures[colour] && <rect {...body} fill={`url(#${textures[colour]})`} />}
+        {far && <rect {...body} fill="#1c2431" fillOpacity={0.35} />}
+      </g>
+    )
+  })
+}
+
+function Bands({ lie, items, fills, textures, far }: Props) {
+  return items.map(({ points, colour }, index) => {
+    const count = points.length / 2
+    const [x = 0, y = 0] = points
+    const reach = count - 2
+    const turn = Math.atan2((points[reach + 1] ?? 0) - y, (points[reach] ?? 0) - x)
+    const local = Array.from({ length: count }, (_, i) => {
+      const [dx, dy] = [(points[2 * i] ?? 0) - x, (points[2 * i + 1] ?? 0) - y]
+      return `${(dx * Math.cos(turn) + dy * Math.sin(turn)).toFixed(3)},${(dy * Math.cos(turn) - dx * Math.sin(turn)).toFixed(3)}`
+    }).join(" ")
+    return (
+      <g key={index} transform={`translate(${x} ${y}) rotate(${((turn * 180) / Math.PI).toFixed(2)})`}>
+        <polygon points={local} fill={fills[colour]} stroke={edge} strokeOpacity={0.7} strokeWidth={lie.width * 0.018} strokeLinejoin="round" />
+        {textures[colour] && <polygon points={local} fill={`url(#${textures[colour]})`} />}
+        {far && <polygon points={local} fill="#1c2431" fillOpacity={0.35} />}
+      </g>
+    )
+  })
+}
+
+function Knots({ lie, items, fills, textures, far }: Props) {
+  const width = lie.width
+  return items.map(({ points, colour }, index) => {
+    const [x = 0, y = 0, ...ends] = points
+    const tails = [ends.slice(0, 2), ends.slice(2, 4)]
+    return (
+      <g key={index} fill={fills[colour]} stroke={edge} strokeOpacity={0.7} strokeWidth={width * 0.05}>
+        {tails.map(([ex = 0, ey = 0], side) => {
+          const length = Math.hypot(ex - x, ey - y)
+          if (length < 1e-6) return null
+          const turn = (Math.atan2(ey - y, ex - x) * 180) / Math.PI
+          const half = width / 2
+          const shape = `M0 ${-half * 0.5} L${length} ${-half} L${length - half * 0.8} 0 L${length} ${half} L0 ${half * 0.5} Z`
+          return (
+            <g key={side} transform={`translate(${x} ${y}) rotate(${turn.toFixed(2)})`}>
+              <path d={shape} strokeLinejoin="round" />
+              {textures[colour] && <path d={shape} fill={`url(#${textures[colour]})`} stroke="none" />}
+            </g>
+          )
+        })}
+        <circle cx={x} cy={y} r={width * 0.5} />
+        {far && <circle cx={x} cy={y} r={width * 0.5} fill="#1c2431" fillOpacity={0.35} stroke="none" />}
+      </g>
+    )
+  })
+}

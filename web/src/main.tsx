@@ -1,0 +1,26 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query"
+import { StrictMode } from "react"
+import { createRoot } from "react-dom/client"
+import { BrowserRouter, Navigate, Route, Routes } from "react-router"
+import { StashScreen } from "./stash/StashScreen"
+import "./styles.css"
+import { WreathScreen } from "./wreath/WreathScreen"
+import { WreathsScreen } from "./wreaths/WreathsScreen"
+
+const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } })
+
+createRoot(document.getElementById("root")!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <BrowserRouter>
+        <Routes>
+          <Route path="/" element={<WreathsScreen />} />
+          <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
+          <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
+          <Route path="/stash" element={<StashScreen />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </BrowserRouter>
+    </QueryClientProvider>
+  </StrictMode>,
+)

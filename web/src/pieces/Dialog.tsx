@@ -1,0 +1,21 @@
+import { useEffect, useRef, type ReactNode } from "react"
+
+/** A dialog on the native element: Escape closes it, focus stays in it and comes back. */
+export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+  const element = useRef<HTMLDialogElement>(null)
+  useEffect(() => {
+    const dialog = element.current
+    if (dialog && !dialog.open) dialog.showModal()
+  }, [])
+  return (
+    <dialog ref={element} className="modal" aria-label={title} onClose={onClose} onClick={(event) => event.target === element.current && element.current?.close()}>
+      <div className="modal-box max-h-[85dvh] max-w-2xl border border-base-300 bg-base-200 shadow-none">
+        <div className="mb-3 flex items-start gap-4">
+          <h2 className="text-xl">{title}</h2>
+          <button type="button" className="plain-button ml-auto" onClick={() => element.current?.close()}>Close</button>
+        </div>
+        {children}
+      </div>
+    </dialog>
+  )
+}

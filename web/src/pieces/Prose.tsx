@@ -1,0 +1,23 @@
+import { Fragment } from "react"
+
+const FRACTION = /(\d+ )?(\d+)\/(\d+)/g
+
+/** Text with its fractions set as fractions: 31 1/2 in is never left in running text with a slash. */
+export function Prose({ children }: { children: string }) {
+  const parts: React.ReactNode[] = []
+  let end = 0
+  for (const match of children.matchAll(FRACTION)) {
+    const [text, whole, over, under] = match
+    parts.push(children.slice(end, match.index))
+    parts.push(
+      <span className="fraction" key={match.index}>
+        {whole?.trim()}
+        <span className="sr-only">{whole ? " " : ""}{over}/{under}</span>
+        <span aria-hidden="true"><sup>{over}</sup><i>⁄</i><sub>{under}</sub></span>
+      </span>,
+    )
+    end = match.index + text.length
+  }
+  parts.push(children.slice(end))
+  return <>{parts.map((part, index) => <Fragment key={index}>{part}</Fragment>)}</>
+}

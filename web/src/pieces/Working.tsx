@@ -1,0 +1,21 @@
+import type { WorkingLine } from "../api/client"
+import { Prose } from "./Prose"
+
+/** A sum, set as in a ledger: words, the sum in the maker's numbers, the answer in bold. */
+export function Working({ lines, caption }: { lines: WorkingLine[]; caption?: string }) {
+  if (lines.length === 0) return null
+  return (
+    <table className="ledger w-full text-[0.95rem]">
+      {caption && <caption className="pb-1 text-left font-semibold">{caption}</caption>}
+      <tbody>
+        {lines.map((line, index) => (
+          <tr key={index}>
+            <td><Prose>{line.says}</Prose></td>
+            <td><Prose>{line.sum}</Prose></td>
+            <td><Prose>{line.answer}</Prose></td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

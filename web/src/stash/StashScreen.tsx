@@ -1,0 +1,82 @@
+import { useState } from "react"
+import type { StashMaterial } from "../api/client"
+import { useDeclarations, useStash } from "../api/queries"
+import { colourOf } from "../drawing/Textures"
+import { Swatch } from "../drawing/Swatch"
+import { Page } from "../pieces/Page"
+import { Prose } from "../pieces/Prose"
+import { useUnits } from "../pieces/useUnits"
+import { MaterialForm } from "./MaterialForm"
+
+/** What the maker owns or buys, by kind, its lengths on hand to scale. */
+export function StashScreen() {
+  const [units, setUnits] = useUnits()
+  const stash = useStash(units)
+  const declarations = useDeclarations().data
+  const [open, setOpen] = useState<StashMaterial | "new">()
+  const kinds = declarations?.materials.filter(({ kind }) => stash.data?.some((each) => each.material.kind === kind)) ?? []
+  return (
+    <Page title="Stash" units={units} onUnits={setUnits}>
+      <main className="mx-auto max-w-5xl px-4 py-4 sm:px-6">
+        <div className="flex items-baseline gap-4 pb-2">
+          <h1 className="text-2xl">Stash</h1>
+          <span className="text-quiet">{stash.data && `${stash.data.length} materials`}</span>
+          <button type="button" className="amber-button ml-auto" onClick={() => setOpen("new")}>Add a material</button>
+        </div>
+        {stash.isError && <p role="alert" className="font-semibold text-error">{stash.error.message}</p>}
+        {stash.data?.length === 0 && <p className="py-6 text-quiet">Put in what you own, remnants and all, and every plan knows what need not be bought.</p>}
+        {kinds.map(({ kind, title }) => {
+          const own = stash.data?.filter((each) => each.material.kind === kind) ?? []
+          const longest = Math.max(1, ...own.flatMap((each) => lengths(each)))
+          return (
+            <section key={kind} className="pt-3" aria-label={title}>
+              <h2 className="text-lg">{title}</h2>
+              <ul>{own.map((each) => <Row key={each.id} stashed={each} longest={longest} onOpen={() => setOpen(each)} />)}</ul>
+            </section>
+          )
+        })}
+      </main>
+      {open && declarations && <MaterialForm stashed={open === "new" ? undefined : open} units={units} kinds={declarations.materials} onClose={() => setOpen(undefined)} />}
+    </Page>
+  )
+}
+
+const numeric = (value: unknown) => (typeof value === "number" ? value : Number.NaN)
+const lengths = (stashed: StashMaterial) => (stashed.material.on_hand ?? []).map(numeric).filter(Number.isFinite)
+
+function Row({ stashed, longest, onOpen }: { stashed: StashMaterial; longest: number; onOpen: () => void }) {
+  const { material, units } = stashed
+  const pieces = lengths(stashed)
+  const size = ["width", "diameter"].flatMap((name) => (material[name] === undefined ? [] : [`${said(material[name], units)} ${name === "width" ? "wide" : "thick"}`]))
+  const offers = (material.offers ?? []).map((offer) => `${offer.count !== undefined ? String(offer.count) : [offer.width, offer.length].filter((side) => side !== undefined).map((side) => said(side, units)).join(" by ")} for ${String(offer.price)}`)
+  const count = material.on_hand?.length ?? 0
+  return (
+    <li className="grid grid-cols-[2.5rem_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-base-300 py-2 sm:grid-cols-[2.5rem_minmax(0,1fr)_minmax(0,1fr)_auto]">
+      <Swatch material={material} />
+      <div>
+        <h3 className="text-base">{material.name}</h3>
+        <p className="text-sm text-quiet"><Prose>{[...size, ...offers].join(", ")}</Prose></p>
+      </div>
+      <div className="max-sm:col-start-2">
+        {pieces.length > 0 && (
+          <svg className="block w-full" style={{ height: pieces.length * 9 + 2 }} preserveAspectRatio="none" viewBox={`0 0 ${longest} ${pieces.length * 9 + 2}`} role="img" aria-label={`On hand: ${pieces.map((piece) => said(piece, units)).join(", ")}`}>
+            {pieces.map((piece, index) => <rect key={index} y={index * 9 + 1} width={piece} height="7" fill={colourOf(material)} stroke="var(--color-base-content)" vectorEffect="non-scaling-stroke" />)}
+          </svg>
+        )}
+        <p className="text-sm"><Prose>{count === 0 ? "none on hand" : pieces.length > 0 ? `${pieces.map((piece) => said(piece, units)).join(", ")} on hand` : `${count} ${count === 1 ? "piece" : "pieces"} on hand`}</Prose></p>
+      </div>
+      <button type="button" className="plain-button" onClick={onOpen} aria-label={`Change ${material.name}`}>Change</button>
+    </li>
+  )
+}
+
+/** A length of the document, said with its units; texts carry their own. */
+function said(value: unknown, units: string): string {
+  if (typeof value !== "number") return String(value)
+  if (units === "cm") return `${Math.round(value * 10) / 10} cm`
+  const sixteenths = Math.round(value * 16)
+  const [whole, part] = [Math.floor(sixteenths / 16), sixteenths % 16]
+  if (part === 0) return `${whole} in`
+  const shrink = part % 8 === 0 ? 8 : part % 4 === 0 ? 4 : part % 2 === 0 ? 2 : 1
+  return `${whole > 0 ? `${whole} ` : ""}${part / shrink}/${16 / shrink} in`
+}

@@ -1,0 +1,141 @@
+import { useState } from "react"
+import { useStash } from "../api/queries"
+import type { Covering, Field, Material, Plan, PlanLayer } from "../api/client"
+import { FieldControl } from "../pieces/FieldControl"
+import { OpenChoice } from "../pieces/OpenChoice"
+import { Working } from "../pieces/Working"
+import { Findings } from "./Findings"
+import { put, valueAt } from "./places"
+import type { StageProps } from "./WreathScreen"
+
+/** Which covering, of what, and how it lies; with the sum behind it. */
+export function CoverStage(props: StageProps) {
+  const { plan, declarations, onChange } = props
+  const [chosen, setChosen] = useState(0)
+  const stash = useStash(plan.units).data ?? []
+  const layers = plan.layers ?? []
+  const index = Math.min(chosen, Math.max(layers.length - 1, 0))
+  const layer = layers[index]
+  const known = [...(plan.materials ?? []), ...stash.map((each) => each.material).filter((material) => !plan.materials?.some((own) => own.id === material.id))]
+  const add = (covering: Covering) => {
+    const material = known.find((each) => covering.takes.includes(each.kind))
+    onChange(withMaterials({ ...plan, layers: [...layers, { id: freshId(layers), method: covering.method, material: material?.id }] }, known))
+    setChosen(layers.length)
+  }
+  return (
+    <section aria-label="Cover">
+      {layers.length > 1 && (
+        <div className="row"><span>Layer</span>
+          <OpenChoice label="Layer" name="layer" value={String(index)} onChange={(value) => setChosen(Number(value))}
+            choices={layers.map((each, i) => ({ value: String(i), says: `${i + 1}. ${declarations.coverings.find((covering) => covering.method === each.method)?.title ?? each.method}` }))} />
+        </div>
+      )}
+      {layer ? <LayerControls key={layer.id} {...props} layer={layer} index={index} known={known} /> : (
+        <>
+          <h2 className="text-xl">Nothing on it yet</h2>
+          <p className="py-2 text-quiet">Choose a covering, and the drawing shows it on this form.</p>
+          <ul className="flex flex-wrap gap-3">
+            {declarations.coverings.map((covering) => <li key={covering.method}><button type="button" className="plain-button" onClick={() => add(covering)}>{covering.title}</button></li>)}
+          </ul>
+        </>
+      )}
+      {layer && (
+        <p className="no-print flex gap-4 pt-3 text-sm">
+          <button type="button" className="link-button" onClick={() => add(declarations.coverings[0]!)}>Add a layer on top</button>
+          <button type="button" className="link-button" onClick={() => onChange({ ...plan, layers: layers.filter((each) => each !== layer) })}>Take this layer off</button>
+        </p>
+      )}
+    </section>
+  )
+}
+
+function LayerControls({ plan, worked, problems, declarations, onChange, layer, index, known }: StageProps & { layer: PlanLayer; index: number; known: Material[] }) {
+  const covering = declarations.coverings.find((each) => each.method === layer.method)
+  const place = `layers.${index}`
+  const shown = worked?.layers.find((each) => each.id === layer.id && each.method === layer.method)
+  const fits = known.filter((material) => covering?.takes.includes(material.kind))
+  const change = (next: Plan) => onChange(withMaterials(next, known))
+  const problemAt = (at: string) => problems.find((problem) => problem.at === at)?.says
+  const changeMethod = (method: string) => {
+    const takes = declarations.coverings.find((each) => each.method === method)?.takes ?? []
+    const kept = known.find((material) => material.id === layer.material && takes.includes(material.kind)) ?? known.find((material) => takes.includes(material.kind))
+    change(put(plan, place, { id: layer.id, method, material: kept?.id }))
+  }
+  const control = (field: Field, name = field.name) => (
+    <FieldControl key={`${layer.method}.${name}`} field={field} place={`${place}.${name}`} value={valueAt(plan, `${place}.${name}`)} understood={worked?.lengths[`${place}.${name}`]}
+      fallback={shown?.settings[name]} problem={problemAt(`${place}.${name}`)} onChange={(value) => onChange(put(plan, `${place}.${name}`, value))} />
+  )
+  return (
+    <>
+      <h2 className="text-xl">{covering?.title ?? layer.method}</h2>
+      <p className="text-quiet">{covering?.summary}</p>
+      <div className="row"><span>Covering</span>
+        <OpenChoice label="Covering" name={`${place}.method`} value={layer.method} onChange={changeMethod} choices={declarations.coverings.map((each) => ({ value: each.method, says: each.title }))} />
+      </div>
+      <MaterialRow label="Material" fits={fits} value={layer.material} problem={problemAt(`${place}.material`)} onChange={(id) => change(put(plan, `${place}.material`, id))} />
+      {layer.method === "knotted_strips" && <MoreColours layer={layer} fits={fits} onChange={(ids) => change(put(plan, place, { ...layer, materials: ids.length > 0 ? ids : undefined, mix: undefined }))} />}
+      {shown && worked && <Findings findings={[...shown.findings, ...worked.materials.filter((material) => shown.materials.includes(material.id)).flatMap((material) => material.findings)]} place={place} plan={plan} worked={worked} onChange={onChange} />}
+      {covering?.options.filter((field) => plain(field) && !field.fine).map((field) => control(field))}
+      {covering?.options.filter((field) => field.kind === "record").map((record) => (
+        <details key={record.name} className="pt-1" open={valueAt(plan, `${place}.${record.name}`) !== undefined}>
+          <summary className="cursor-pointer py-2 font-semibold">{record.label}</summary>
+          <p className="text-sm text-quiet">{record.help}</p>
+          {problemAt(`${place}.${record.name}`) && <p role="alert" className="text-sm font-semibold text-error">{problemAt(`${place}.${record.name}`)}</p>}
+          {record.fields?.map((field) => control({ ...field }, `${record.name}.${field.name}`))}
+        </details>
+      ))}
+      {covering?.options.some((field) => field.fine) && (
+        <details className="pt-1" open={covering.options.some((field) => field.fine && (valueAt(plan, `${place}.${field.name}`) !== undefined || problemAt(`${place}.${field.name}`)))}>
+          <summary className="cursor-pointer py-2 font-semibold">Finer points</summary>
+          {covering.options.filter((field) => plain(field) && field.fine).map((field) => control(field))}
+        </details>
+      )}
+      {shown && <div className="mt-2"><Working lines={shown.working} caption="The working" /></div>}
+    </>
+  )
+}
+
+const plain = (field: Field) => !["list", "record"].includes(field.kind)
+
+function MaterialRow({ label, fits, value, problem, onChange }: { label: string; fits: Material[]; value?: string; problem?: string; onChange: (id: string | undefined) => void }) {
+  return (
+    <div className="row">
+      <label htmlFor="layer-material">{label}</label>
+      <select id="layer-material" className="field-input !w-64 !text-left" value={value ?? ""} onChange={(event) => onChange(event.target.value || undefined)}>
+        {!fits.some((material) => material.id === value) && <option value="">{fits.length === 0 ? "Nothing in the stash fits" : "Choose one"}</option>}
+        {fits.map((material) => <option key={material.id} value={material.id}>{material.name}</option>)}
+      </select>
+      {problem && <p role="alert" className="col-span-2 text-sm font-semibold text-error">{problem}</p>}
+    </div>
+  )
+}
+
+function MoreColours({ layer, fits, onChange }: { layer: PlanLayer; fits: Material[]; onChange: (ids: string[]) => void }) {
+  const chosen = layer.materials ?? []
+  return (
+    <div className="border-b border-base-300 py-2">
+      <span>More colours</span>
+      <span className="flex flex-wrap gap-x-5 gap-y-1 pt-1">
+        {fits.filter((material) => material.id !== layer.material).map((material) => (
+          <label key={material.id} className="flex items-center gap-2">
+            <input type="checkbox" className="checkbox checkbox-sm" checked={chosen.includes(material.id)}
+              onChange={(event) => onChange(event.target.checked ? [...chosen, material.id] : chosen.filter((id) => id !== material.id))} />
+            {material.name}
+          </label>
+        ))}
+      </span>
+    </div>
+  )
+}
+
+/** The plan with exactly the materials its layers name, taken from the plan or the stash. */
+function withMaterials(plan: Plan, known: Material[]): Plan {
+  const named = new Set((plan.layers ?? []).flatMap((layer) => [layer.material, ...(layer.materials ?? [])]))
+  return { ...plan, materials: known.filter((material) => named.has(material.id)) }
+}
+
+function freshId(layers: PlanLayer[]): string {
+  let number = layers.length + 1
+  while (layers.some((layer) => layer.id === `layer-${number}`)) number += 1
+  return `layer-${number}`
+}
