@@ -21,9 +21,6 @@ group :test do
   gem "rack-test", "~> 2.2"
   gem "capybara", "~> 3.40"
   gem "cuprite", "~> 0.17"
-  gem "axe-core-capybara", "~> 4.10"
-  gem "axe-core-rspec", "~> 4.10"
-  gem "prop_check", "~> 1.0"
   gem "ffi-geos", "~> 2.5" # GEOS, to check the geometry against
   gem "glpk", "~> 0.3.2" # GLPK, to check the cutting against
   gem "standard", "~> 1.57"

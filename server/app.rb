@@ -96,13 +96,18 @@ module Server
 
     error(Store::Taken) { answer 422, [problem("id", "Another material in the stash has this id.")] }
 
-    error(Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError) { answer 503, [problem("", "The database does not answer. What is on this screen is kept; try again in a moment.")] }
+    error(Store::Away) { answer 503, [problem("", "The database does not answer. What is on this screen is kept; try again in a moment.")] }
 
     not_found { request.path.start_with?("/api/") ? answer(404, [problem("", "There is nothing at this address.")]) : "" }
 
     error do |error|
       warn "#{error.class}: #{error.message}\n  #{error.backtrace.first(8).join("\n  ")}"
       answer 500, [problem("", "Something went wrong here, and it was written to the log. Nothing was changed.")]
+    end
+
+    # Every route that asks the store finds out here when its database is away.
+    def route!(...)
+      settings.store ? settings.store.reaching { super } : super
     end
 
     private

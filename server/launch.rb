@@ -16,7 +16,13 @@ $stdout.sync = true
 
 # The port asked for, or the next one that nobody listens on.
 def open_port(host, wanted)
-  (wanted..wanted + 50).find { |port| TCPServer.open(host, port).close || true rescue false } || 0
+  (wanted..wanted + 50).find { |port|
+    begin
+      TCPServer.open(host, port).close || true
+    rescue
+      false
+    end
+  } || 0
 end
 
 host = ENV.fetch("HOST", "127.0.0.1")
@@ -46,11 +52,21 @@ configuration = Puma::Configuration.new do |puma|
   puma.environment "production"
   puma.log_requests false
 end
+# A database that dies is started again; the store finds it by itself.
+watch = Thread.new do
+  loop do
+    sleep 2
+    database.start
+  rescue Server::MariaDB::Failed => error
+    warn error.message
+  end
+end
 launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr))
 launcher.events.after_booted { puts "\nCrisp Lantern is at http://#{host}:#{port}\nStop it with Ctrl-C." }
 begin
   launcher.run
 ensure
+  watch.kill
   database.stop
   puts "Stopped; everything is saved."
 end

@@ -101,9 +101,14 @@ module Server
       @waiter = Process.detach(server)
     end
 
-    # A port nobody listens on. It may be taken again before the server has it; then the server
-    # says so and the next start finds another.
-    def free_port = TCPServer.open("127.0.0.1", 0) { _1.addr[1] }
+    # The port it had before, so that whoever is connected finds it again, or else one nobody
+    # listens on. It may be taken again before the server has it; then the server says so and the
+    # next start finds another.
+    def free_port
+      TCPServer.open("127.0.0.1", File.exist?(path("port")) ? port : 0) { _1.addr[1] }
+    rescue SystemCallError
+      TCPServer.open("127.0.0.1", 0) { _1.addr[1] }
+    end
 
     def wait_until_ready
       (PATIENCE * 10).times do

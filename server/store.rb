@@ -17,6 +17,9 @@ module Server
       end
     end
 
+    # Raised when the database does not answer.
+    Away = Class.new(StandardError)
+
     # Raised when there is no such row (any more).
     Missing = Class.new(StandardError)
 
@@ -34,6 +37,17 @@ module Server
       Sequel::Migrator.run(database, MIGRATIONS)
       @materials = Materials.new(database)
       @wreaths = Wreaths.new(database, @materials)
+    end
+
+    # Runs the block; when the database is gone, lets go of every connection to it, so that the next
+    # call finds it again once it is back.
+    # @raise [Away]
+    def reaching
+      yield
+    rescue Sequel::DatabaseError => error
+      raise unless error.is_a?(Sequel::DatabaseConnectionError) || error.is_a?(Sequel::DatabaseDisconnectError) || error.wrapped_exception.is_a?(Trilogy::ConnectionError)
+      @database.disconnect
+      raise Away
     end
 
     # Runs the block once in the life of this database, as one change; for the demo.
@@ -150,7 +164,7 @@ module Server
 
       def show(row, units = nil)
         document = Lantern::Plan::Units.change_material(JSON.parse(row[:document]), from: row[:units], to: units || row[:units])
-        stamps(row).merge("units" => units || row[:units], "material" => document)
+        stamps(row).merge("units" => units || row[:units], "material" => document, **Lantern::Plan::Material.understood(document, units: units || row[:units]))
       end
     end
   end

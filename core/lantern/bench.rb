@@ -9,8 +9,9 @@ module Lantern
     class << self
       # @return [Work]
       def work(plan, form, layers, stock)
-        steps = [prepare(form), *cutting(stock), *layers.flat_map(&:steps), fluff]
-        Work.new(steps:, cautions: Cautions.for(form, layers), minutes: steps.sum(&:minutes) * plan.quantity)
+        cut = cutting(stock)
+        each = [prepare(form), *layers.flat_map(&:steps), fluff]
+        Work.new(steps: [each.first, *cut, *each.drop(1)], cautions: Cautions.for(form, layers), minutes: each.sum(&:minutes) * plan.quantity + cut.sum(&:minutes))
       end
 
       private
@@ -21,7 +22,7 @@ module Lantern
         Step.new(id: "prepare", title: "Prepare the form", says:, minutes: 4)
       end
 
-      # One step for all the pieces; runs are cut as they end.
+      # One step for all the pieces of all wreaths; runs are cut as they end.
       def cutting(stock)
         pieces = stock.sum { |cutting| cutting.demand.pieces.sum(&:count) }
         return [] if pieces.zero?

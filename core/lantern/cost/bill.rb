@@ -4,15 +4,15 @@ module Lantern
   module Cost
     # The money of a whole plan. Each sum is rounded once, half up, when it is written.
     Bill = Data.define(:plan, :entries) do
-      def to_buy = entries.sum(&:to_buy)
+      def to_buy = entries.sum(BigDecimal(0), &:to_buy)
 
-      def used = entries.sum(&:used)
+      def used = entries.sum(BigDecimal(0), &:used)
 
-      def left_in_stash = entries.sum(&:left)
+      def left_in_stash = entries.sum(BigDecimal(0), &:left)
 
       def to_h
         money = Measure::Money.method(:text)
-        {"to_buy" => money.(to_buy), "used" => money.(used), "per_wreath" => money.(used / plan.quantity), "left_in_stash" => money.(left_in_stash)}
+        {"to_buy" => money.call(to_buy), "used" => money.call(used), "per_wreath" => money.call(used / plan.quantity), "left_in_stash" => money.call(left_in_stash)}
       end
     end
   end

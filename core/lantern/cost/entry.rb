@@ -19,14 +19,14 @@ module Lantern
         cutting.bought.sort.map { |offer, count| {offer:, count:, cost: material.offers[offer][:price] * count} }
       end
 
-      def to_buy = buy.sum(BigDecimal("0")) { _1[:cost] }
+      def to_buy = buy.sum(BigDecimal(0)) { _1[:cost] }
 
       # Inches cut, joins and all; for cloth, of sheet.
       def length_used = cutting.bars.sum { |bar| bar.length - bar.left }
 
       # By the length used, each at the price of the package it came from; what was on hand at the
       # cheapest price it is sold for.
-      def used = cutting.bars.sum(BigDecimal("0")) { |bar| price_of(bar, bar.length - bar.left) }
+      def used = cutting.bars.sum(BigDecimal(0)) { |bar| price_of(bar, bar.length - bar.left) }
 
       # What is left and worth keeping, at the same prices.
       def left

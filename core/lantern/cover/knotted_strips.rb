@@ -96,11 +96,11 @@ module Lantern
       end
 
       def steps
-        [Bench::Step.new(id: "#{id}.knot", title: "Knot the strips", says: "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double knot on the front, tails outward, and push them together.", count: tied, unit: "strips", minutes: minutes)]
+        [Bench::Step.new(id: "#{id}.knot", title: "Knot the strips", says: "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double knot on the front, tails outward, and push them together.", count: tied, unit: "strips", minutes: tied * 2 / 3.0)]
       end
 
-      # Twenty seconds to cut a strip and forty to knot it (from memory).
-      def minutes = pieces / 3.0 + tied * 2 / 3.0
+      # Ten seconds to cut a strip and forty to knot it (from memory).
+      def minutes = pieces / 6.0 + tied * 2 / 3.0
 
       def lies
         [Draw::Knots.tied(form, id:, materials:, order: colours, rail:, tail: tail.to_f, width: width.to_f, bundle:)]

@@ -27,8 +27,8 @@ module Lantern
 
       def to_h(units)
         out = ->(inches) { inches && Measure::Length.in_units(inches, units) }
-        {"material" => material, "what" => what, "shape" => shape.to_s, "count" => (count unless run?), "length" => out.(length),
-         "width" => out.(width), "join" => out.(join)}.compact
+        {"material" => material, "what" => what, "shape" => shape.to_s, "count" => (count unless run?), "length" => out.call(length),
+         "width" => out.call(width), "join" => out.call(join)}.compact
       end
     end
   end

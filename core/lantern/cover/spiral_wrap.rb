@@ -113,8 +113,8 @@ module Lantern
       def widest_lap(on_hand)
         fits = ->(turns) { turns * form.girth * mean_stretch(turns) + 2 * FOLD <= on_hand }
         least = (form.wide_run / pitch_for(width) - 1e-9).ceil
-        return unless fits.(least)
-        most = (least..MOST).bsearch { |turns| !fits.(turns) } || MOST
+        return unless fits.call(least)
+        most = (least..MOST).bsearch { |turns| !fits.call(turns) } || MOST
         lap_at(form.wide_run, most - 1)
       end
 
@@ -142,7 +142,7 @@ module Lantern
       def cut_strips? = material.sheets? || pieces == :short || !strip_length.nil?
 
       def cut_length
-        @cut_length ||= strip_length ? up_to_mark(strip_length) : up_to_mark(default_strip_length)
+        @cut_length ||= up_to_mark(strip_length || default_strip_length)
       end
 
       def default_strip_length

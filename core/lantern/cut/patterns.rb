@@ -27,7 +27,7 @@ module Lantern
         return start unless least
         cheapest = total(least, patterns)
         fewest = (solve(problem, patterns, patterns.map { opened(_1) }, budget: cheapest) if problem.offers.size > 1) || least
-        solution(fewest, patterns, proven: true, bound: cheapest)
+        solution(problem, fewest, patterns, proven: true, bound: cheapest)
       end
 
       def plausible?(problem) = problem.remnants.sum { problem.length_of(_1) } >= problem.total
@@ -36,11 +36,8 @@ module Lantern
       # since a run takes what is left. Nil when there are too many.
       def list(problem)
         found = []
-        problem.stock.each do |stock|
-          complete = extend_pattern(problem, stock, 0, problem.length_of(stock), [], found)
-          return unless complete
-        end
-        found
+        complete = problem.stock.all? { |stock| extend_pattern(problem, stock, 0, problem.length_of(stock), [], found) }
+        found if complete
       end
 
       def extend_pattern(problem, stock, index, left, taken, found)
@@ -73,17 +70,23 @@ module Lantern
 
       def total(times, patterns) = times.zip(patterns).sum { |count, pattern| count * pattern.stock.price }
 
-      def solution(times, patterns, proven:, bound:)
+      def solution(problem, times, patterns, proven:, bound:)
         used = times.zip(patterns).flat_map { |count, pattern| [pattern] * count }
           .sort_by { |pattern| [pattern.stock.limit ? 0 : 1, pattern.left, pattern.stock.index] }
-        Solution.new(opened: used.map(&:stock), yields: used.map(&:yields), proven:, bound:)
+        Solution.new(opened: used.map(&:stock), yields: trimmed(used.map(&:yields), problem.counts), proven:, bound:)
+      end
+
+      # The program may cut more than was asked; nobody does.
+      def trimmed(yields, counts)
+        left = counts.dup
+        yields.map { |each| each.each_with_index.map { |count, item| [count, left[item]].min.tap { left[item] -= _1 } } }
       end
 
       def by_generation(problem, start)
         return start if start.nil? || problem.run.positive?
         patterns, value = Generation.columns(problem, start)
         times = solve(problem, patterns, patterns.map { price(_1) })
-        found = times ? solution(times, patterns, proven: false, bound: 0) : start
+        found = times ? solution(problem, times, patterns, proven: false, bound: 0) : start
         best = [start, found].min_by { [_1.price, _1.opened.size] }
         bound = round_up(problem, value)
         best.with(proven: best.price <= bound && problem.remnants.empty? && problem.offers.size == 1, bound:)
@@ -95,7 +98,7 @@ module Lantern
         step.zero? ? 0 : (value * 10_000 / step - 1e-6).ceil * step
       end
 
-      private_class_method :plausible?, :list, :extend_pattern, :solve, :price, :opened, :total, :solution, :by_generation, :round_up
+      private_class_method :plausible?, :list, :extend_pattern, :solve, :price, :opened, :total, :solution, :trimmed, :by_generation, :round_up
     end
   end
 end

@@ -26,14 +26,14 @@ module Lantern
             value << number.to_f
           end
         end
-        {row_lower: @rows.map { _1[0] }, row_upper: @rows.map { _1[1] }, a_format: :row_wise, a_start: starts, a_index: index, a_value: value}
+        {row_lower: @rows.map { _1[0] }, row_upper: @rows.map { _1[1] }, a_format: :rowwise, a_start: starts, a_index: index, a_value: value}
       end
 
       private
 
       def run_row(problem, patterns)
         inches = ->(length) { length / Problem::PER_INCH.to_f }
-        [inches.(problem.run - problem.join) + SAFE, Float::INFINITY, patterns.map { inches.(problem.given(_1.left)) }]
+        [inches.call(problem.run - problem.join) + SAFE, Float::INFINITY, patterns.map { inches.call(problem.given(_1.left)) }]
       end
     end
   end

@@ -54,7 +54,7 @@ module Lantern
       # Source: Dosa (2007).
       def slack(problem)
         shortest = problem.offers.map { problem.length_of(_1) }.min
-        3 + (problem.total * 2 / (9 * shortest)) + ((problem.items.first || 0) * 2 > shortest ? problem.counts.sum : 0)
+        3 + (problem.total * 2 / (9 * shortest)) + (((problem.items.first || 0) * 2 > shortest) ? problem.counts.sum : 0)
       end
 
       # Bar after bar, the longest cut that fits, as often as it fits.

@@ -13,8 +13,8 @@ module Lantern
         half = form.half_face
         across = ->(from, to, side) { {points: [form.path.beside(from * pitch, -half * side), form.path.beside(to * pitch, half * side)]} }
         Lie.new(layer: id, what:, kind: :cord, materials: [material], width:, reach: width / 2,
-          front: (0...count).map { across.(_1, _1 + over, 1) },
-          back: (0...count).map { across.(_1 + over, _1 + 1, -1) })
+          front: (0...count).map { across.call(_1, _1 + over, 1) },
+          back: (0...count).map { across.call(_1 + over, _1 + 1, -1) })
       end
 
       # Short pieces between the coils, from the middle of the face over the outside edge.
@@ -25,9 +25,9 @@ module Lantern
         over = form.section.front.length / form.section.girth
         half = form.half_face
         between = ->(coil, share, behind) { (coil + (behind ? over + (1 - over) * (1 - share) : over * share) + 0.5) * pitch }
-        piece = ->(coil, behind) { {points: [form.path.beside(between.(coil, 0.55, behind), half * 0.1), form.path.beside(between.(coil, 1.0, behind), half)]} }
+        piece = ->(coil, behind) { {points: [form.path.beside(between.call(coil, 0.55, behind), half * 0.1), form.path.beside(between.call(coil, 1.0, behind), half)]} }
         Lie.new(layer: id, what: "fillers", kind: :cord, materials: [material], width:, reach: width / 2,
-          front: places.map { piece.(_1, false) }, back: places.map { piece.(_1, true) })
+          front: places.map { piece.call(_1, false) }, back: places.map { piece.call(_1, true) })
       end
     end
   end

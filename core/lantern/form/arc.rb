@@ -14,7 +14,7 @@ module Lantern
         @sweep = sweep
         @length = radius * sweep.abs
         @side = sweep.positive? ? 1 : -1
-        @curvature = @side / radius
+        @curvature = @side.fdiv(radius)
         freeze
       end
 

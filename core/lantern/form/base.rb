@@ -61,7 +61,7 @@ module Lantern
         rails, diameter = sizes[:rails], sizes[:rail_diameter].to_f
         if rails * diameter > face
           text = ->(inches) { Measure::Length.text(inches, units:) }
-          raise Plan::Refused.at("form.rails", "#{rails} rails #{text.(diameter)} thick do not fit side by side on a face of #{text.(face)}.")
+          raise Plan::Refused.at("form.rails", "#{rails} rails #{text.call(diameter)} thick do not fit side by side on a face of #{text.call(face)}.")
         end
         Section.wire(face, count: rails, diameter:, dish: (sizes[:dish] || DISH_OF_FACE * face.to_r).to_f)
       end

@@ -19,7 +19,7 @@ module Lantern
           size = by_sizes[name]
           next if size.nil? || (string - size).abs <= size * SLACK
           Plan::Finding.new(level: :note, code: "string_differs",
-            says: "The string #{NAMES[name]} says #{text.(string)}, the sizes say #{text.(size)}. The string is used.", at: "form.measured.#{name}")
+            says: "The string #{NAMES[name]} says #{text.call(string)}, the sizes say #{text.call(size)}. The string is used.", at: "form.measured.#{name}")
         end
       end
 

@@ -68,8 +68,11 @@ module Lantern
       #
       #   Length.exact_text(0.3125, units: "in")   # => "5/16 in"
       #   Length.exact_text(0.12, units: "in")     # => "0.12 in"
+      #   Length.exact_text(120, units: "in")      # => "10 ft"
       def exact_text(inches, units:)
-        return text(inches, units:) if units == "cm" ? (inches / IN["cm"] * 10 % 1).zero? : (inches * 16 % 1).zero?
+        large, name, few = (units == "cm") ? [IN["m"], "m", 3] : [IN["ft"], "ft", 4]
+        return "#{(inches / large).to_i} #{name}" if inches >= few * large && (inches % large).zero?
+        return text(inches, units:) if (units == "cm") ? (inches / IN["cm"] * 10 % 1).zero? : (inches * 16 % 1).zero?
         "#{decimal(inches / IN.fetch(units), 3)} #{units}"
       end
 

@@ -57,6 +57,18 @@ module Lantern
         material
       end
 
+      # How a material's own document is understood: every length in it as a text, by its place, and
+      # the lengths on hand as numbers, in these units.
+      # @return [Hash] ready for JSON
+      # @raise [Refused]
+      def self.understood(document, units:)
+        reading = Reading.new(units:)
+        material = Reader.new(:material).read(document, "", reading)
+        raise Refused.new(reading.problems) if reading.problems.any?
+        {"lengths" => reading.lengths.to_h { |at, inches| [at.delete_prefix("."), Measure::Length.exact_text(inches, units:)] },
+         "pieces" => material.lengthwise? ? material.on_hand.map { Measure::Length.in_units(_1, units) } : []}
+      end
+
       # @return [Array<Hash>] every kind and its fields, for the API
       def self.declare
         KINDS.map { |kind, title| {"kind" => kind.to_s, "title" => title, "fields" => fields(kind).map(&:declare)} }

@@ -21,10 +21,11 @@ module Lantern
       def counts(layer)
         needs = layer.needs
         main = layer.figures
-        figure, says = if main[:turns] then [main[:turns], (layer.class.takes.include?(:rope) ? "coils" : "turns")]
-        else [needs.reject(&:run?).sum(&:count), "pieces to cut"]
-        end
-        entry("count.#{layer.id}", figure.to_s, [says, *cuts(needs.reject(&:run?), beside: main[:turns])].join(", "), "layers.#{layer.id}")
+        turns = main[:turns]
+        figure = turns || needs.reject(&:run?).sum(&:count)
+        wound = layer.class.takes.include?(:rope) ? "coils" : "turns"
+        says = turns ? wound : "pieces to cut"
+        entry("count.#{layer.id}", figure.to_s, [says, *cuts(needs.reject(&:run?), beside: turns)].join(", "), "layers.#{layer.id}")
       end
 
       # The pieces that are cut, as long as they all are, or the longest of them.
@@ -51,7 +52,11 @@ module Lantern
       def packages(used)
         count = used.sum { _1.cutting.bought.values.sum }
         opened = used.sum { |each| each.cutting.bars.count { _1.source == :on_hand } }
-        says = [count.zero? ? "nothing to buy" : "#{(count == 1) ? "package" : "packages"} to buy", ("#{opened} from the stash" if opened.positive?)].compact.join(", ")
+        says = [if count.zero?
+                  "nothing to buy"
+                else
+                  "#{(count == 1) ? "package" : "packages"} to buy"
+        end, ("#{opened} from the stash" if opened.positive?)].compact.join(", ")
         entry("packages", count.to_s, says, "materials")
       end
 

@@ -11,9 +11,7 @@ export function Prose({ children }: { children: string }) {
     parts.push(children.slice(end, match.index))
     parts.push(
       <span className="fraction" key={match.index}>
-        {whole?.trim()}
-        <span className="sr-only">{whole ? " " : ""}{over}/{under}</span>
-        <span aria-hidden="true"><sup>{over}</sup><i>⁄</i><sub>{under}</sub></span>
+        {whole && `${whole.trim()}\u2009`}<sup>{over}</sup><i>⁄</i><sub>{under}</sub>
       </span>,
     )
     end = match.index + text.length

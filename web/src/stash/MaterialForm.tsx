@@ -40,7 +40,7 @@ export function MaterialForm({ stashed, units, kinds, onClose }: Props) {
   const refusal = save.error ?? remove.error
   const problems = refusal instanceof Refusal ? refusal.problems : refusal ? [{ at: "", says: "The server did not answer; what you typed is still here." }] : []
   const control = (field: Field, place: string) => (
-    <FieldControl key={`${draft.kind ?? ""}.${place}`} field={field} place={place} value={valueAt(draft, place)} problem={problems.find((problem) => problem.at === place)?.says} onChange={(value) => setDraft(put(draft, place, value))} />
+    <FieldControl key={`${draft.kind ?? ""}.${place}`} field={field} place={place} value={valueAt(draft, place)} understood={same(valueAt(draft, place), valueAt(stashed?.material, place)) ? stashed?.lengths[place] : undefined} problem={problems.find((problem) => problem.at === place)?.says} onChange={(value) => setDraft(put(draft, place, value))} />
   )
   const general = problems.filter((problem) => problem.at === "" || problem.at === "version" || problem.at === "id")
   return (
@@ -76,6 +76,9 @@ function Entries({ list, entries, onChange, control }: { list: Field; entries: u
     </fieldset>
   )
 }
+
+/** What is still as it was saved is shown as it was understood. */
+const same = (now: unknown, saved: unknown) => saved !== undefined && now === saved
 
 /** An id made of the name, with a tail that keeps it apart from others of that name. */
 function slug(name: unknown): string {

@@ -27,7 +27,7 @@ export function StashScreen() {
         {stash.data?.length === 0 && <p className="py-6 text-quiet">Put in what you own, remnants and all, and every plan knows what need not be bought.</p>}
         {kinds.map(({ kind, title }) => {
           const own = stash.data?.filter((each) => each.material.kind === kind) ?? []
-          const longest = Math.max(1, ...own.flatMap((each) => lengths(each)))
+          const longest = Math.max(1, ...own.flatMap((each) => each.pieces))
           return (
             <section key={kind} className="pt-3" aria-label={title}>
               <h2 className="text-lg">{title}</h2>
@@ -41,14 +41,11 @@ export function StashScreen() {
   )
 }
 
-const numeric = (value: unknown) => (typeof value === "number" ? value : Number.NaN)
-const lengths = (stashed: StashMaterial) => (stashed.material.on_hand ?? []).map(numeric).filter(Number.isFinite)
-
 function Row({ stashed, longest, onOpen }: { stashed: StashMaterial; longest: number; onOpen: () => void }) {
-  const { material, units } = stashed
-  const pieces = lengths(stashed)
-  const size = ["width", "diameter"].flatMap((name) => (material[name] === undefined ? [] : [`${said(material[name], units)} ${name === "width" ? "wide" : "thick"}`]))
-  const offers = (material.offers ?? []).map((offer) => `${offer.count !== undefined ? String(offer.count) : [offer.width, offer.length].filter((side) => side !== undefined).map((side) => said(side, units)).join(" by ")} for ${String(offer.price)}`)
+  const { material, lengths, pieces } = stashed
+  const size = (["width", "diameter"] as const).flatMap((name) => (lengths[name] ? [`${lengths[name]} ${name === "width" ? "wide" : "thick"}`] : []))
+  const offers = (material.offers ?? []).map((offer, i) => `${offer.count !== undefined ? String(offer.count) : ["width", "length"].flatMap((side) => lengths[`offers.${i}.${side}`] ?? []).join(" by ")} for ${String(offer.price)}`)
+  const hand = pieces.map((_, i) => lengths[`on_hand.${i}`])
   const count = material.on_hand?.length ?? 0
   return (
     <li className="grid grid-cols-[2.5rem_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-base-300 py-2 sm:grid-cols-[2.5rem_minmax(0,1fr)_minmax(0,1fr)_auto]">
@@ -59,24 +56,13 @@ function Row({ stashed, longest, onOpen }: { stashed: StashMaterial; longest: nu
       </div>
       <div className="max-sm:col-start-2">
         {pieces.length > 0 && (
-          <svg className="block w-full" style={{ height: pieces.length * 9 + 2 }} preserveAspectRatio="none" viewBox={`0 0 ${longest} ${pieces.length * 9 + 2}`} role="img" aria-label={`On hand: ${pieces.map((piece) => said(piece, units)).join(", ")}`}>
+          <svg className="block w-full" style={{ height: pieces.length * 9 + 2 }} preserveAspectRatio="none" viewBox={`0 0 ${longest} ${pieces.length * 9 + 2}`} role="img" aria-label={`On hand: ${hand.join(", ")}`}>
             {pieces.map((piece, index) => <rect key={index} y={index * 9 + 1} width={piece} height="7" fill={colourOf(material)} stroke="var(--color-base-content)" vectorEffect="non-scaling-stroke" />)}
           </svg>
         )}
-        <p className="text-sm"><Prose>{count === 0 ? "none on hand" : pieces.length > 0 ? `${pieces.map((piece) => said(piece, units)).join(", ")} on hand` : `${count} ${count === 1 ? "piece" : "pieces"} on hand`}</Prose></p>
+        <p className="text-sm"><Prose>{count === 0 ? "none on hand" : pieces.length > 0 ? `${hand.join(", ")} on hand` : `${count} ${count === 1 ? "piece" : "pieces"} on hand`}</Prose></p>
       </div>
       <button type="button" className="plain-button" onClick={onOpen} aria-label={`Change ${material.name}`}>Change</button>
     </li>
   )
-}
-
-/** A length of the document, said with its units; texts carry their own. */
-function said(value: unknown, units: string): string {
-  if (typeof value !== "number") return String(value)
-  if (units === "cm") return `${Math.round(value * 10) / 10} cm`
-  const sixteenths = Math.round(value * 16)
-  const [whole, part] = [Math.floor(sixteenths / 16), sixteenths % 16]
-  if (part === 0) return `${whole} in`
-  const shrink = part % 8 === 0 ? 8 : part % 4 === 0 ? 4 : part % 2 === 0 ? 2 : 1
-  return `${whole > 0 ? `${whole} ` : ""}${part / shrink}/${16 / shrink} in`
 }

@@ -1,3 +1,4 @@
+import type { Material } from "../api/client"
 import { Prose } from "../pieces/Prose"
 import { Working } from "../pieces/Working"
 import type { StageProps } from "./WreathScreen"
@@ -12,12 +13,13 @@ export function BuyStage({ plan, worked }: StageProps) {
       <p className="text-quiet">{worked.cost.used} worth of material goes into the work, by length; {worked.cost.left_in_stash} worth is left over.</p>
       {needed.length === 0 && <p className="py-2 text-quiet">Nothing is needed yet: choose a covering first.</p>}
       {needed.map((material) => {
-        const own = plan.materials?.find((each) => each.id === material.id)
+        const place = plan.materials?.findIndex((each) => each.id === material.id) ?? -1
+        const own = plan.materials?.[place]
         return (
           <div key={material.id} className="border-b border-base-300 py-3">
             <h3 className="flex justify-between text-lg"><span>{material.name}</span><span>{material.cost_to_buy}</span></h3>
             {material.buy.length === 0 && material.short === 0 && <p>What is in hand is enough.</p>}
-            <ul>{material.buy.map((buy) => <li key={buy.offer} className="flex justify-between gap-4"><span><b>{buy.count}</b> × <Prose>{offer(own?.offers?.[buy.offer], plan.units)}</Prose></span><span>{buy.cost}</span></li>)}</ul>
+            <ul>{material.buy.map((buy) => <li key={buy.offer} className="flex justify-between gap-4"><span><b>{buy.count}</b> × <Prose>{offer(own, buy.offer, `materials.${place}`, worked.lengths)}</Prose></span><span>{buy.cost}</span></li>)}</ul>
             {material.findings.filter((finding) => finding.level === "stop").map((finding) => <p key={finding.code} className="font-semibold text-error"><Prose>{finding.says}</Prose></p>)}
             <Working lines={material.working} />
             <p className="pt-1 text-sm text-quiet">
@@ -31,9 +33,9 @@ export function BuyStage({ plan, worked }: StageProps) {
 }
 
 /** An offer as a maker would say it. */
-function offer(offer: Record<string, unknown> | undefined, units: string): string {
+function offer(own: Material | undefined, index: number, place: string, lengths: Record<string, string>): string {
+  const offer = own?.offers?.[index]
   if (!offer) return ""
-  const length = (value: unknown) => (typeof value === "number" ? `${value} ${units}` : String(value))
-  const size = offer.count !== undefined ? `${String(offer.count)} in a package` : offer.width !== undefined ? `${length(offer.width)} by ${length(offer.length)}` : length(offer.length)
+  const size = offer.count !== undefined ? `${String(offer.count)} in a package` : ["width", "length"].flatMap((side) => lengths[`${place}.offers.${index}.${side}`] ?? []).join(" by ")
   return `${size} at ${String(offer.price)}`
 }

@@ -59,6 +59,7 @@ export function WreathScreen() {
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Page title={plan.name ?? "Wreath"} units={plan.units} onUnits={(units) => void changeUnits(units)}>
+        <main className="flex min-h-0 flex-1 flex-col">
         <div className="flex flex-wrap items-baseline gap-x-4 px-4 pt-2 sm:px-6">
           <h1 className="min-w-0">
             <input aria-label="Name of the wreath" className="w-96 max-w-full border-b border-transparent bg-transparent font-display text-2xl font-bold hover:border-base-300 focus:border-base-content" value={plan.name ?? ""} onChange={(event) => change({ ...plan, name: event.target.value || undefined })} />
@@ -71,13 +72,14 @@ export function WreathScreen() {
           {undo && <button type="button" className="link-button text-sm" onClick={undo}>Undo</button>}
         </div>
         <Cord current={stage} settled={problems.length > 0 ? undefined : worked?.stages} />
-        <main className="grid min-h-0 flex-1 gap-6 px-4 pb-3 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
+        <div className="grid min-h-0 flex-1 gap-6 px-4 pb-3 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
           {worked ? <Sheet worked={worked} materials={plan.materials ?? []} /> : <div className="rounded border border-base-300 bg-base-200 p-6 text-quiet">The drawing comes when the sizes can be.</div>}
-          <div className="min-h-0 lg:overflow-y-auto lg:pr-2">
+          <div className="min-h-0 lg:overflow-y-auto lg:pr-2" tabIndex={0} role="region" aria-label="Stage">
             {loose.length > 0 && <ul className="border-l-4 border-error pl-3">{loose.map((problem) => <li key={problem.at + problem.says} className="font-semibold text-error"><Prose>{problem.says}</Prose></li>)}</ul>}
             {problems.length > 0 && worked && <p className="text-sm text-quiet">The drawing and the tape show the last plan that could be worked.</p>}
             <Stage plan={plan} worked={worked} problems={problems} declarations={declarations} onChange={change} />
           </div>
+        </div>
         </main>
         {worked && <Tape worked={worked} stale={problems.length > 0} />}
       </Page>

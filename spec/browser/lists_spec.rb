@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser"
+
+RSpec.describe "The lists", :browser, :store do
+  it "shows every wreath drawn, with what there is to pay" do
+    load_demo
+    visit "/"
+    expect(page).to have_css("h2", count: 7)
+    expect(page).to have_css("li svg[role=img]", count: 7, visible: :all)
+    expect(page).to have_css("li", text: /Door 7, rope ring.*10\.50 to pay/m)
+    expect(page).to have_css("li", text: /Door 18, rust stripes.*The stash is enough/m)
+    expect(page).to be_axe_clean
+    click_on "Delete Door 3, marigold wrap"
+    expect(page).to have_css("h2", count: 6)
+  end
+
+  it "teaches with one sentence and one button where there is nothing" do
+    visit "/"
+    expect(page).to have_text("Pick a form and see it covered")
+    expect(page).to have_button("New wreath")
+    visit "/stash"
+    expect(page).to have_text("every plan knows what need not be bought")
+    expect(page).to be_axe_clean
+  end
+
+  it "adds, changes and removes a material, and a wreath sees it" do
+    load_demo
+    visit "/stash"
+    click_on "Add a material"
+    within("dialog") do
+      fill_in "Name", with: "Saffron cord"
+      fill_in "Thickness", with: "1/4"
+      click_on "Add a length on hand"
+      find("[data-place='on_hand.0'] input").set("40 ft")
+      click_on "Add an offer"
+      find("[data-place='offers.0.length'] input").set("10 ft")
+      find("[data-place='offers.0.price'] input").set("two")
+      click_on "Save"
+      expect(page).to have_css("[role=alert]", text: /Price must be a decimal text/)
+      find("[data-place='offers.0.price'] input").set("2.00")
+      expect(page).to be_axe_clean
+      click_on "Save"
+    end
+    expect(page).to have_css("li", text: /Saffron cord.*1⁄4 in thick, 10 ft for 2\.00/m)
+    open_wreath("rope ring")
+    select "Saffron cord", from: "Material"
+    expect(page).to have_css("footer button", text: /Saffron cord in all/)
+    saved
+    visit "/stash"
+    click_on "Change Saffron cord"
+    within("dialog") { click_on "Remove from the stash" }
+    expect(page).to have_no_css("h3", text: "Saffron cord")
+    expect(page).to be_axe_clean
+  end
+
+  it "tells whoever saves a material second, and keeps what they typed" do
+    load_demo
+    visit "/stash"
+    click_on "Change Undyed rope"
+    stashed = RealStore.store.materials.all.find { _1["material"]["id"] == "undyed-rope" }
+    RealStore.store.materials.change(stashed["id"], stashed["version"], stashed["material"].merge("name" => "Bleached rope"), "in")
+    within("dialog") do
+      fill_in "Name", with: "Grey rope"
+      click_on "Save"
+      expect(page).to have_css("[role=alert]", text: /Somebody saved this in the meantime/)
+      expect(page).to have_field("Name", with: "Grey rope")
+    end
+  end
+
+  it "shows markup in a name as the text it is" do
+    RealStore.store.wreaths.add(plan(name: "<img src=x onerror=document.title='hit'>"))
+    visit "/"
+    expect(page).to have_css("h2", text: "<img src=x")
+    expect(page.title).to eq "Wreaths · Crisp Lantern"
+  end
+
+  it "says so when the server does not answer, and keeps the screen" do
+    load_demo
+    open_wreath("rope ring", "form")
+    Server::App.set :store, nil
+    fill_in "Outside, across", with: "17"
+    expect(page).to have_css("[role=status]", text: "not saved yet, trying again")
+    expect(page).to have_field("Outside, across", with: "17")
+    Server::App.set :store, RealStore.store
+    saved
+    expect(RealStore.store.wreaths.all.find { _1["name"].include?("rope ring") }["plan"]["form"]["outside"]).to eq 17
+  end
+
+  it "has an evening look with contrast enough" do
+    load_demo
+    visit "/"
+    page.execute_script("document.documentElement.dataset.theme = 'dusk'")
+    expect(page).to have_css("li svg[role=img]", count: 7, visible: :all)
+    expect(page).to be_axe_clean
+  end
+end

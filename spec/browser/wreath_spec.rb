@@ -1,0 +1,174 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser"
+
+RSpec.describe "A wreath on the screen", :browser, :store do
+  before { load_demo }
+
+  it "takes a maker from nothing to lengths, packages and price" do
+    visit "/"
+    click_on "New wreath"
+    expect(page).to have_field("Outside, across", with: "14 in")
+    # 8 pi over 0.6 cm, rounded down.
+    expect(tape("coils")).to eq "106"
+    fill_in "Outside, across", with: "18"
+    fill_in "Opening, across", with: "12 1/2"
+    # 12 1/2 pi over the same.
+    expect(page).to have_css("footer button", text: /166\s*coils/)
+    find_field("Rails").click
+    expect(page).to have_field("Opening, across", with: "12 1/2 in")
+    click_on "Cover"
+    choose "Spiral wrap", allow_label_click: true
+    expect(page).to have_css("footer button", text: /turns/)
+    expect(page).to have_css("svg[role=img] g[data-lie=turns] polygon", minimum: 20)
+    select "Rust striped tape", from: "Material"
+    expect(page).to have_css("footer button", text: "Rust striped tape in all")
+    find("nav[aria-label=Stages] a", text: /\ACut/).click
+    expect(page).to have_css("h2", text: "Cut sheet")
+    expect(page).to have_text("Rust striped tape")
+    click_on "Buy"
+    expect(page).to have_css("h2", text: /to pay|Nothing to buy/)
+    saved
+    plan = RealStore.store.wreaths.all.last["plan"]
+    expect(plan["form"]).to include("outside" => 18, "inside" => "12 1/2")
+    expect(plan["layers"][0]).to include("method" => "spiral_wrap", "material" => "rust")
+  end
+
+  it "shows what is wrong beside the field, and keeps the last good answer" do
+    open_wreath("rope ring", "form")
+    fill_in "Opening, across", with: "15"
+    within("[data-place='form.inside']") { expect(page).to have_css("[role=alert]", text: "The opening (15 in) must be smaller than the form (14 in).") }
+    expect(page).to have_text("show the last plan that could be worked")
+    expect(tape("coils")).to eq "80"
+    fill_in "Opening, across", with: "fish"
+    within("[data-place='form.inside']") { expect(page).to have_css("[role=alert]", text: /must be a length such as 14, “31\u20091⁄2” or “80 cm”; “fish” is none/) }
+    expect(find_field("Opening, across").value).to eq "fish"
+    fill_in "Opening, across", with: "20 cm"
+    expect(page).to have_no_css("[role=alert]")
+    find_field("Rails").click
+    expect(page).to have_field("Opening, across", with: "7.874 in")
+  end
+
+  it "moves the turns when the lap changes, as the sum says" do
+    open_wreath("marigold")
+    before = all("g[data-lie=turns]").last.all("polygon", visible: :all).size
+    fill_in "Lap at the wide edge", with: "3/4"
+    expect(page).to have_no_css("footer button", text: /\A30\s/)
+    turns = tape("turns").to_i
+    expect(turns).to be > 30
+    expect(all("g[data-lie=turns]").last.all("polygon", visible: :all).size).to be > before
+  end
+
+  it "mends what a finding names with one button" do
+    open_wreath("undyed rope", "form")
+    fill_in "Opening, across", with: "9"
+    click_on "Cover"
+    expect(page).to have_text("The form shows at the outside edge")
+    expect(page).to have_text(/to pay instead of|same packages/)
+    click_on "Change to school: tight inside"
+    expect(page).to have_no_text("The form shows at the outside edge")
+    expect(page).to have_css("li", text: /\d+ fillers/)
+  end
+
+  it "opens the sum behind every figure on the tape, and closes it with Escape" do
+    open_wreath("rope ring")
+    all("footer button").map { _1[:title] }.each { expect(_1).to eq "Show the working" }
+    find("footer button", text: "coils").click
+    within("dialog") { expect(page).to have_css("tr", text: /Coils that fit it.*80/m) }
+    page.driver.browser.keyboard.type(:escape)
+    expect(page).to have_no_css("dialog[open]")
+    find("footer button", text: "to pay").click
+    within("dialog") { expect(page).to have_css("tr", text: /To pay, whole packages.*10\.50/m) }
+  end
+
+  it "draws front, back and the cut through the band" do
+    open_wreath("rope ring")
+    expect(page).to have_css("svg[aria-label*='seen from the front: 80 coils, 13 fillers']")
+    click_on "Back"
+    expect(page).to have_css("svg[aria-label*='seen from the back']")
+    click_on "Cut through"
+    expect(page).to have_css("svg[aria-label*='Cut through the band: 3 in across']")
+  end
+
+  it "undoes, step by step" do
+    open_wreath("rope ring", "form")
+    fill_in "Outside, across", with: "16"
+    saved
+    click_on "Undo" while page.has_css?("button", text: "Undo", wait: 0.3)
+    expect(page).to have_field("Outside, across", with: "14 in")
+    saved
+    expect(RealStore.store.wreaths.all.find { _1["name"].include?("rope ring") }["plan"]["form"]["outside"]).to eq 14
+  end
+
+  it "switches inches and centimetres and back, and loses nothing" do
+    open_wreath("rope ring", "form")
+    find("header label", text: "cm").click
+    expect(page).to have_field("Outside, across", with: "35.56 cm")
+    expect(page).to have_css("footer button", text: /80\s*coils/)
+    find("header label", text: "inches").click
+    expect(page).to have_field("Outside, across", with: "14 in")
+    saved
+  end
+
+  it "lets two tabs fight, tells the loser, shows both, and loses nothing" do
+    id = open_wreath("rope ring", "form")
+    theirs = RealStore.store.wreaths.find(id)
+    RealStore.store.wreaths.change(id, theirs["version"], theirs["plan"].merge("name" => "Theirs"))
+    fill_in "Outside, across", with: "15"
+    within("dialog") do
+      expect(page).to have_text("changed somewhere else")
+      expect(page).to have_text("outside 15")
+      expect(page).to have_text("Theirs")
+      click_on "Go on with mine"
+    end
+    saved
+    expect(RealStore.store.wreaths.find(id)["plan"]["form"]["outside"]).to eq 15
+  end
+
+  it "is worked by keyboard alone" do
+    open_wreath("rope ring", "form")
+    keys = page.driver.browser.keyboard
+    find_field("Outside, across").send_keys([:control, "a"], "16", :tab)
+    expect(page).to have_css("svg text", text: "16 in")
+    find("nav[aria-label=Stages] a", text: "Cover").send_keys(:enter)
+    expect(page).to have_css("h2", text: "Rope coil")
+    page.execute_script("document.querySelector('input[value=tight_inside]').focus()")
+    keys.type(:right)
+    expect(page).to have_css("input[value=even]:checked", visible: :all)
+    page.execute_script("document.querySelector('footer button').focus()")
+    keys.type(:enter)
+    expect(page).to have_css("dialog[open]")
+  end
+
+  it "keeps several layers, each with its own controls" do
+    open_wreath("marigold")
+    click_on "Add a layer on top"
+    expect(page).to have_css("fieldset", text: /1\. Spiral wrap\s*2\. Knotted strips/)
+    expect(page).to have_css("h2", text: "Knotted strips")
+    click_on "Take this layer off"
+    expect(page).to have_css("h2", text: "Spiral wrap")
+  end
+
+  it "says that a wreath is not there" do
+    visit "/wreaths/4711/cover"
+    expect(page).to have_css("h1", text: "This wreath is not here")
+  end
+
+  it "fits a phone without scrolling sideways, with targets a finger can hit" do
+    keep_window(390, 844) do
+      open_wreath("rope ring")
+      expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 390
+      small = page.evaluate_script("[...document.querySelectorAll('button, nav a, select, label > span')].filter((e) => e.offsetParent && e.getBoundingClientRect().height < 24).map((e) => e.textContent)")
+      expect(small).to eq []
+    end
+  end
+
+  %w[form cover cut buy].each do |stage|
+    it "has no fault that axe can find at the stage #{stage}" do
+      ["rope ring", "marigold", "knotted"].each do |name|
+        open_wreath(name, stage)
+        expect(page).to be_axe_clean
+      end
+    end
+  end
+end

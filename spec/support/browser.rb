@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require "capybara/rspec"
+require_relative "chromium"
+require_relative "server"
+
+Capybara.server = :puma, {Silent: true}
+Capybara.app = Server::App.new
+Capybara.default_driver = :chromium
+Capybara.javascript_driver = :chromium
+Capybara.default_max_wait_time = 10
+Capybara.enable_aria_label = true
+
+# Ways around the screens.
+module Driving
+  # Everything the stages need, with the demo loaded.
+  def load_demo = Server::Demo.load(RealStore.store)
+
+  def open_wreath(name, stage = "cover")
+    id = RealStore.store.wreaths.all.find { _1["name"].include?(name) }["id"]
+    visit "/wreaths/#{id}/#{stage}"
+    expect(page).to have_css("footer li")
+    id
+  end
+
+  # The figure on the tape above these words.
+  def tape(words) = find("footer button", text: words).find("span", match: :first).text
+
+  def keep_window(width, height)
+    page.driver.resize(width, height)
+    yield
+  ensure
+    page.driver.resize(1280, 800)
+  end
+
+  def saved = expect(page).to(have_css("[role=status]", text: /\Asaved\z/))
+end
+
+# Clean when axe finds no violation of WCAG or of its own best practices.
+RSpec::Matchers.define :be_axe_clean do
+  match do |page|
+    page.driver.wait_for_network_idle
+    page.execute_script(File.read(File.expand_path("../../web/node_modules/axe-core/axe.min.js", __dir__)))
+    @faults = page.evaluate_async_script("axe.run(document).then((found) => arguments[0](found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' | ')}`)))")
+    @faults.empty?
+  end
+  failure_message { "axe found:\n#{@faults.join("\n")}" }
+end
+
+RSpec.configure do |config|
+  config.include Capybara::DSL, :browser
+  config.include Capybara::RSpecMatchers, :browser
+  config.include Driving, :browser
+  config.before(:each, :browser) { page.driver.clear_cookies }
+  config.after(:each, :browser) { Capybara.reset_sessions! }
+end
