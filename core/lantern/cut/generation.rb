@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "highs"
-
 module Lantern
   module Cut
     # Column generation for problems with too many patterns to list: the linear program over a few
@@ -16,7 +14,8 @@ module Lantern
         patterns = start.opened.zip(start.yields).map { |stock, yields| pattern(problem, stock, yields) }.uniq
         value = 0.0
         Patterns::MOST_ROUNDS.times do
-          value, duals = relaxed(problem, patterns)
+          answer = Patterns.relax(problem, patterns)
+          value, duals = answer.values_at(:value, :worth)
           fresh = problem.stock.each_with_index.filter_map { |stock, _| worthwhile(problem, stock, duals, patterns) }
           return [patterns, value] if fresh.empty?
           patterns += fresh
@@ -27,12 +26,6 @@ module Lantern
       def pattern(problem, stock, yields)
         left = problem.length_of(stock) - problem.items.zip(yields).sum { |item, count| item * count }
         Patterns::Pattern.new(stock:, yields:, left:)
-      end
-
-      def relaxed(problem, patterns)
-        answer = Highs.lp_call(sense: :minimize, col_cost: patterns.map { _1.stock.price / 10_000.0 }, col_lower: [0.0] * patterns.size,
-          col_upper: [Float::INFINITY] * patterns.size, **Rows.new(problem, patterns).to_h)
-        [answer[:obj_value], answer[:row_dual]]
       end
 
       # A pattern for this stock that the prices of the items make worth more than it costs.
@@ -46,7 +39,7 @@ module Lantern
         fresh unless patterns.include?(fresh)
       end
 
-      private_class_method :pattern, :relaxed, :worthwhile
+      private_class_method :pattern, :worthwhile
     end
   end
 end

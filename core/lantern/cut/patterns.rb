@@ -23,11 +23,27 @@ module Lantern
         return start if problem.stock.empty? || (problem.items.any? && start.nil? && problem.offers.empty? && !plausible?(problem))
         patterns = list(problem)
         return by_generation(problem, start) unless patterns
+        return start if patterns.empty?
+        relaxed = relax(problem, patterns) or return start
+        rounded = Rounding.solve(problem, patterns, relaxed, bound: round_up(problem, relaxed[:value]))
+        good = [start, rounded].compact.min_by { [_1.price, _1.opened.size] }
+        return good.with(proven: true, bound: good.price) if good && good.price <= round_up(problem, relaxed[:value]) && fewest_when_cheapest?(problem)
         least = solve(problem, patterns, patterns.map { price(_1) })
         return start unless least
         cheapest = total(least, patterns)
         fewest = (solve(problem, patterns, patterns.map { opened(_1) }, budget: cheapest) if problem.offers.size > 1) || least
         solution(problem, fewest, patterns, proven: true, bound: cheapest)
+      end
+
+      # With one kind of package, the least money is the fewest packages too.
+      def fewest_when_cheapest?(problem) = problem.offers.size < 2
+
+      # The linear program over the patterns: what no plan can go below, and how often each is cut in it.
+      # @return [Hash, nil] `value` in money, `times`, and the worth of each row
+      def relax(problem, patterns)
+        answer = Highs.lp_call(sense: :minimize, col_cost: patterns.map { price(_1) }, col_lower: [0.0] * patterns.size,
+          col_upper: [Float::INFINITY] * patterns.size, **Rows.new(problem, patterns).to_h)
+        {value: answer[:obj_value], times: answer[:col_value], worth: answer[:row_dual]} if answer[:status] == :optimal
       end
 
       def plausible?(problem) = problem.remnants.sum { problem.length_of(_1) } >= problem.total
@@ -98,7 +114,7 @@ module Lantern
         step.zero? ? 0 : (value * 10_000 / step - 1e-6).ceil * step
       end
 
-      private_class_method :plausible?, :list, :extend_pattern, :solve, :price, :opened, :total, :solution, :trimmed, :by_generation, :round_up
+      private_class_method :fewest_when_cheapest?, :plausible?, :list, :extend_pattern, :solve, :price, :opened, :total, :solution, :trimmed, :by_generation, :round_up
     end
   end
 end
