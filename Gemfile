@@ -6,7 +6,6 @@ ruby ">= 3.1"
 gem "zeitwerk", "~> 2.6.18"
 gem "polyfill-data", "~> 1.0" # Data.define for Ruby 3.1
 gem "bigdecimal"
-gem "ruby-units", "~> 4.0"
 gem "highs", "~> 0.2.6"
 
 # The server

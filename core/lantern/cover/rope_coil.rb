@@ -54,10 +54,9 @@ module Lantern
 
       # How many fillers bring the average gap at the wide edge under what is accepted.
       def fillers
-        return 0 unless school == :tight_inside
-        wanted = ((form.wide_run - turns * (lying + accepted_gap)) / lying - 1e-9).ceil
-        wanted.clamp(0, turns)
+        @fillers ||= (school == :tight_inside) ? closing_fillers : 0
       end
+
 
       def coils_between_fillers = fillers.zero? ? nil : turns.fdiv(fillers).floor
 
@@ -117,6 +116,10 @@ module Lantern
       def filler_places = (0...fillers).map { |i| ((i + 0.5) * turns / fillers).floor }
 
       private
+
+      def closing_fillers
+        ((form.wide_run - turns * (lying + accepted_gap)) / lying - 1e-9).ceil.clamp(0, turns)
+      end
 
       # What is left of the average gap once the fillers are in.
       def gap_left = (form.wide_run - (turns + fillers) * lying) / turns

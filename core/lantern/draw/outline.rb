@@ -24,12 +24,13 @@ module Lantern
       def section(form, lies, scale)
         thick = lies.map { (_1.kind == :cord) ? _1.width : 0.0 }.max || 0.0
         section = form.section
+        outer = hull(section, thick, scale)
         {
           "hull" => hull(section, 0.0, scale),
-          "covered" => (hull(section, thick, scale) if thick.positive?),
+          "covered" => (outer if thick.positive?),
           "rails" => section.rails.map { scale.point(_1) },
           "rail_radius" => scale.number(section.rail_radius),
-          "bounds" => section_bounds(section, thick, scale),
+          "bounds" => bounds(outer),
           "solid" => section.kind != :wire
         }.compact
       end
@@ -70,15 +71,15 @@ module Lantern
       end
 
       def hull(section, grown, scale)
-        scale.points(section.front.trace(grown, least: 8) + section.back.trace(grown, least: 8))
+        scale.points(section.front.trace(grown, step: section.girth / 24, least: 6) + section.back.trace(grown, step: section.girth / 24, least: 6))
       end
 
-      def section_bounds(section, grown, scale)
-        xs, ys = (section.front.trace(grown) + section.back.trace(grown)).transpose
-        [xs.min, ys.min, xs.max, ys.max].map { scale.number(_1) }
+      def bounds(numbers)
+        xs, ys = numbers.each_slice(2).to_a.transpose
+        [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :line, :arc, :straight, :crossbars, :hull, :section_bounds
+      private_class_method :line, :arc, :straight, :crossbars, :hull, :bounds
     end
   end
 end

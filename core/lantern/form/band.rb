@@ -25,20 +25,20 @@ module Lantern
       def half_face = face / 2
 
       # Length along the middle of the band.
-      def run = @measured[:run] || path.length
+      def run = @run ||= @measured[:run] || path.length
 
-      def inside_run = @measured[:inside_run] || path.edge(-half_face)
+      def inside_run = @inside_run ||= @measured[:inside_run] || path.edge(-half_face)
 
-      def outside_run = @measured[:outside_run] || path.edge(half_face)
+      def outside_run = @outside_run ||= @measured[:outside_run] || path.edge(half_face)
 
       # Sum over the path of the longer edge: coverage is decided here.
-      def wide_run = closed? ? [@measured[:outside_run] || 0, path.wide(half_face)].max : path.wide(half_face)
+      def wide_run = @wide_run ||= closed? ? [@measured[:outside_run] || 0, path.wide(half_face)].max : path.wide(half_face)
 
       # Sum over the path of the shorter edge: here turns crowd.
-      def crowded_run = @measured[:inside_run] || path.crowded(half_face)
+      def crowded_run = @crowded_run ||= @measured[:inside_run] || path.crowded(half_face)
 
       # Once round the band with a tape.
-      def girth = @measured[:girth] || section.girth
+      def girth = @girth ||= @measured[:girth] || section.girth
 
       # What there is to cover. Source: Pappus's second theorem.
       def area = girth * run

@@ -59,7 +59,7 @@ module Lantern
       def scaled(factor) = Path.new(pieces.map { _1.scaled(factor) })
 
       # Points along the line `across` from the path, close enough together to draw it smoothly.
-      def trace(across, step: length / 180, least: 2)
+      def trace(across, step: length / 72, least: 2)
         pieces.each_with_index.flat_map do |piece, index|
           count = piece.curvature.zero? ? 1 : [(piece.length / step).ceil, least].max
           (0..count).map { |i| piece.beside(piece.length * i / count, across) }.then { index.zero? ? _1 : _1.drop(1) }

@@ -91,7 +91,7 @@ module Lantern
       end
 
       # @return [Float] once round, inches
-      def girth = front.length + back.length
+      def girth = @girth ||= front.length + back.length
 
       # The mean of a quantity over once round the section, by Gauss and Legendre's rule with five
       # points to a piece.

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "ruby-units"
-
 module Lantern
   module Measure
     # Lengths as people write and read them. Inside the core a length is always in inches: a
@@ -10,10 +8,9 @@ module Lantern
       # Raised when what was written is not a length.
       Unreadable = Class.new(StandardError)
 
-      # How many inches there are in one of each unit, exactly (the international inch: 25.4 mm).
-      IN = %w[in ft yd mm cm m].to_h { |unit|
-        [unit, Rational(RubyUnits::Unit.new("1 #{unit}").convert_to("mm").scalar.to_r.round(6), Rational("25.4"))]
-      }.freeze
+      # How many inches there are in one of each unit, exactly: an inch is 25.4 mm.
+      # Source: international yard and pound agreement (1959).
+      IN = {"in" => 1r, "ft" => 12r, "yd" => 36r, "mm" => Rational(5, 127), "cm" => Rational(50, 127), "m" => Rational(5000, 127)}.freeze
 
       NAMES = {
         "in" => "in", "inch" => "in", "inches" => "in", "\"" => "in", "″" => "in", "”" => "in", "''" => "in",
