@@ -28,7 +28,7 @@ module Lantern
       def work(plan, form)
         problems = []
         layers = plan.layers.filter_map do |layer|
-          layer.covering.new(plan:, layer:, form:).tap(&:check)
+          layer.covering.new(plan:, layer:, form:).tap(&:check).tap(&:settle)
         rescue Plan::Refused => refused
           problems.concat(refused.problems)
           nil

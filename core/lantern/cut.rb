@@ -7,7 +7,7 @@ module Lantern
       # @param layers [Array<Cover::Covering>]
       # @return [Array<Cutting>] one for each material of the plan, in its order
       def work(plan, layers)
-        needs = layers.flat_map { |layer| layer.needs.map { [layer.id, _1] } }.group_by { |_, need| need.material }
+        needs = layers.flat_map { |layer| layer.required.map { [layer.id, _1] } }.group_by { |_, need| need.material }
         plan.materials.map do |material|
           demand = Demand.gather(needs.fetch(material.id, []), plan)
           cutter(material).cut(material, demand, plan)

@@ -19,30 +19,33 @@ module Lantern
         cutting.bought.sort.map { |offer, count| {offer:, count:, cost: material.offers[offer][:price] * count} }
       end
 
-      def to_buy = buy.sum(BigDecimal(0)) { _1[:cost] }
+      def to_buy = @to_buy ||= buy.sum(BigDecimal(0)) { _1[:cost] }
 
       # Inches cut, joins and all; for cloth, of sheet.
       def length_used = cutting.bars.sum { |bar| bar.length - bar.left }
 
       # By the length used, each at the price of the package it came from; what was on hand at the
       # cheapest price it is sold for.
-      def used = cutting.bars.sum(BigDecimal(0)) { |bar| price_of(bar, bar.length - bar.left) }
+      def used = @used ||= cutting.bars.sum(BigDecimal(0)) { |bar| price_of(bar, bar.length - bar.left) }
 
       # What is left and worth keeping, at the same prices.
       def left
-        remnants = cutting.remnants(@plan.smallest_remnant).sum.to_r
-        money(cheapest_rate * remnants)
+        @left ||= money(cheapest_rate * cutting.remnants(@plan.smallest_remnant).sum.to_r)
       end
 
       # The chance that what is in hand and bought is enough.
       def chance_enough
+        @chance_enough ||= chance
+      end
+
+      private
+
+      def chance
         demand = cutting.demand
         return 0.0 if cutting.short.positive?
         spare = cutting.remnants(0).sum.to_f
         Measure::Chance.enough(demand.run.to_f + spare, mean: demand.run.to_f, spread: demand.spread).round(3)
       end
-
-      private
 
       def price_of(bar, length)
         rate = (bar.source == :offer) ? rate_of(material.offers[bar.index]) : cheapest_rate

@@ -89,6 +89,12 @@ module Lantern
         end
       end
 
+      # Works out what is needed, once; whoever asks afterwards gets the same.
+      def settle = @required = needs.freeze
+
+      # @return [Array<Need>] what {#needs} said when the layer was worked
+      def required = @required || settle
+
       # @return [Hash{Symbol=>Numeric}] the numbers of this covering; which are lengths, {LENGTHS} says
       def figures = {length: needs.sum(&:total)}
 

@@ -57,7 +57,6 @@ module Lantern
         @fillers ||= (school == :tight_inside) ? closing_fillers : 0
       end
 
-
       def coils_between_fillers = fillers.zero? ? nil : turns.fdiv(fillers).floor
 
       def filler_length = @filler_length ||= up_to_mark(super || FILLER_OF_GIRTH * form.girth + 2 * TUCK)

@@ -19,7 +19,7 @@ module Lantern
       private
 
       def counts(layer)
-        needs = layer.needs
+        needs = layer.required
         main = layer.figures
         turns = main[:turns]
         figure = turns || needs.reject(&:run?).sum(&:count)
@@ -31,9 +31,9 @@ module Lantern
       # The pieces that are cut, as long as they all are, or the longest of them.
       def cuts(pieces, beside:)
         return [] if pieces.empty?
-        longest = pieces.map(&:length).max
-        what = (beside || pieces.one?) ? "#{pieces.sum(&:count)} #{pieces.first.what}" : nil
-        [(what if beside), "#{"longest " if pieces.map(&:length).uniq.size > 1}#{text(longest)} each"].compact.join(" of ").then { [_1] }
+        size = text(pieces.map(&:length).max)
+        size = "longest #{size}" if pieces.map(&:length).uniq.size > 1
+        [beside ? "#{pieces.sum(&:count)} #{pieces.first.what} of #{size} each" : "#{size} each"]
       end
 
       # One figure for each of two materials; more than two are added up.

@@ -17,11 +17,11 @@ module Lantern
           "lengths" => @plan.lengths.transform_values { Measure::Length.exact_text(_1, units: @plan.units) },
           "form" => form,
           "layers" => @layers.map { layer(_1) },
-          "materials" => @bill.entries.map { Stockpile.new(_1, @plan).to_h },
+          "materials" => stockpiles.map(&:to_h),
           "cost" => @bill.to_h,
           "tape" => tape,
           "stages" => stages,
-          "cut_sheet" => @bill.entries.flat_map { Stockpile.new(_1, @plan).cut_sheet },
+          "cut_sheet" => stockpiles.flat_map(&:cut_sheet),
           "steps" => @bench.steps.map(&:to_h),
           "minutes" => @bench.minutes.round,
           "cautions" => @bench.cautions,
@@ -30,6 +30,8 @@ module Lantern
       end
 
       private
+
+      def stockpiles = @stockpiles ||= @bill.entries.map { Stockpile.new(_1, @plan) }
 
       def form
         figures = @form.figures.to_h { |name, inches| [name.to_s, (name == :area) ? area(inches) : length(inches)] }
@@ -45,7 +47,7 @@ module Lantern
       def layer(covering)
         figures = covering.figures.to_h { |name, number| [name.to_s, figure(name, number)] }
         {"id" => covering.id, "method" => covering.class.method_name.to_s, "title" => covering.class.title, "materials" => covering.materials.map(&:id),
-         "settings" => settings(covering), "figures" => figures, "needs" => covering.needs.map { _1.to_h(@plan.units) }, "minutes" => covering.minutes.round(1),
+         "settings" => settings(covering), "figures" => figures, "needs" => covering.required.map { _1.to_h(@plan.units) }, "minutes" => covering.minutes.round(1),
          "findings" => covering.findings.map(&:to_h), "working" => covering.working.map(&:to_h)}
       end
 
