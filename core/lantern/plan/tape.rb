@@ -52,11 +52,8 @@ module Lantern
       def packages(used)
         count = used.sum { _1.cutting.bought.values.sum }
         opened = used.sum { |each| each.cutting.bars.count { _1.source == :on_hand } }
-        says = [if count.zero?
-                  "nothing to buy"
-                else
-                  "#{(count == 1) ? "package" : "packages"} to buy"
-        end, ("#{opened} from the stash" if opened.positive?)].compact.join(", ")
+        buying = {0 => "nothing to buy", 1 => "package to buy"}.fetch(count, "packages to buy")
+        says = opened.zero? ? buying : "#{buying}, #{opened} from the stash"
         entry("packages", count.to_s, says, "materials")
       end
 

@@ -23,7 +23,7 @@ export function BuyStage({ plan, worked }: StageProps) {
             {material.findings.filter((finding) => finding.level === "stop").map((finding) => <p key={finding.code} className="font-semibold text-error"><Prose>{finding.says}</Prose></p>)}
             <Working lines={material.working} />
             <p className="pt-1 text-sm text-quiet">
-              {material.short > 0 ? "" : `${Math.floor(material.chance_enough * 100)} in 100 that it is enough; ${material.left.length === 0 ? "no useful remnant is left" : `${material.left.length} ${material.left.length === 1 ? "remnant is" : "remnants are"} left`}.`}
+              {material.short > 0 ? "" : `${material.chance_enough >= 0.995 ? "better than 99" : Math.floor(material.chance_enough * 100)} in 100 that it is enough; ${material.left.length === 0 ? "no useful remnant is left" : `${material.left.length} ${material.left.length === 1 ? "remnant is" : "remnants are"} left`}.`}
             </p>
           </div>
         )
