@@ -29,9 +29,9 @@ module Lantern
       # Left, top, right, bottom of all that is drawn.
       def bounds(form, lies, scale)
         reach = lies.map(&:reach).max || 0
-        points = form.path.trace(form.half_face + reach) + (form.closed? ? [] : form.path.trace(-form.half_face - reach))
-        xs, ys = points.transpose
-        [xs.min, ys.min, xs.max, ys.max].map { scale.number(_1) }
+        xs, ys = form.path.trace(0.0).transpose
+        out = form.half_face + reach
+        [xs.min - out, ys.min - out, xs.max + out, ys.max + out].map { scale.number(_1) }
       end
     end
   end

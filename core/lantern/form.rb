@@ -31,9 +31,16 @@ module Lantern
       def declare
         {
           "bases" => Base::TITLES.map { |name, title| {"name" => name.to_s, "title" => title, "fields" => Base::FIELDS[name].map(&:declare)} },
-          "shapes" => shapes.map { |name, shape| {"name" => name.to_s, "title" => shape.title, "fields" => shape.sizes.map(&:declare)} },
+          "shapes" => shapes.map { |name, shape| declare_shape(name, shape) },
           "measured" => Reader::MEASURED.map(&:declare)
         }
+      end
+
+      private
+
+      # Typical sizes carry their units, so that they mean the same in every plan.
+      def declare_shape(name, shape)
+        {"name" => name.to_s, "title" => shape.title, "fields" => shape.sizes.map(&:declare), "typical" => shape.typical.to_h { |size, inches| [size.to_s, "#{inches} in"] }}
       end
     end
   end

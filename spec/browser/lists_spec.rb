@@ -6,13 +6,13 @@ RSpec.describe "The lists", :browser, :store do
   it "shows every wreath drawn, with what there is to pay" do
     load_demo
     visit "/"
-    expect(page).to have_css("h2", count: 7)
-    expect(page).to have_css("li svg[role=img]", count: 7, visible: :all)
+    expect(page).to have_css("h2", count: 12)
+    expect(page).to have_css("li svg[role=img]", count: 12, visible: :all)
     expect(page).to have_css("li", text: /Door 7, rope ring.*10\.50 to pay/m)
     expect(page).to have_css("li", text: /Door 18, rust stripes.*The stash is enough/m)
     expect(page).to be_axe_clean
     click_on "Delete Door 3, marigold wrap"
-    expect(page).to have_css("h2", count: 6)
+    expect(page).to have_css("h2", count: 11)
   end
 
   it "teaches with one sentence and one button where there is nothing" do
@@ -91,7 +91,7 @@ RSpec.describe "The lists", :browser, :store do
     load_demo
     visit "/"
     page.execute_script("document.documentElement.dataset.theme = 'dusk'")
-    expect(page).to have_css("li svg[role=img]", count: 7, visible: :all)
+    expect(page).to have_css("li svg[role=img]", count: 12, visible: :all)
     expect(page).to be_axe_clean
   end
 end

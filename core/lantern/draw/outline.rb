@@ -12,6 +12,8 @@ module Lantern
         {
           "base" => form.base.to_s,
           "closed" => form.closed?,
+          "middle" => line(form.path, 0.0, scale),
+          "face" => scale.number(form.face),
           "inside" => line(form.path, -half, scale),
           "outside" => line(form.path, half, scale),
           "rails" => form.section.rails.map { |x, _| line(form.path, x, scale) },
@@ -35,14 +37,47 @@ module Lantern
         }.compact
       end
 
-      # One line beside a path, as SVG path data.
+      # One line beside a path, as SVG path data. At a corner the wide side goes round on an arc, and
+      # the tight side of two straight pieces ends where its lines meet.
       def line(path, across, scale)
-        start = path.beside(0, across)
-        steps = path.pieces.flat_map { |piece| piece.is_a?(Arc) ? arc(piece, across, scale) : straight(piece, across, scale) }
+        return straight_outline(path, across, scale) if across.nonzero? && path.closed? && path.pieces.none?(Arc)
+        before = start = path.beside(0, across)
+        steps = path.pieces.flat_map do |piece|
+          joint = corner(before, piece.beside(0, across), scale)
+          before = piece.beside(piece.length, across)
+          joint + (piece.is_a?(Arc) ? arc(piece, across, scale) : straight(piece, across, scale))
+        end
+        steps += corner(before, start, scale) if path.closed?
         "M#{scale.points([start]).join(" ")}#{steps.join}#{"Z" if path.closed?}"
       end
 
+      # The same for a path of straight pieces alone.
+      def straight_outline(path, across, scale)
+        steps = [path.pieces.last, *path.pieces].each_cons(2).map do |before, after|
+          from, to = before.beside(before.length, across), after.beside(0, across)
+          meeting = meeting_point(before, after, from, to, across)
+          next "L#{scale.points([meeting]).join(" ")}" if meeting
+          radius = scale.number(across.abs)
+          "L#{scale.points([from]).join(" ")}A#{radius} #{radius} 0 0 #{across.positive? ? 1 : 0} #{scale.points([to]).join(" ")}"
+        end
+        "#{steps.join.sub("L", "M")}Z"
+      end
+
+      # Where two edge lines meet on the tight side of their corner; nil on the wide side.
+      def meeting_point(before, after, from, to, across)
+        (ax, ay), (bx, by) = before.direction(0), after.direction(0)
+        turn = ax * by - ay * bx
+        return if turn * across >= 0
+        along = ((to[0] - from[0]) * by - (to[1] - from[1]) * bx) / turn
+        [from[0] + ax * along, from[1] + ay * along]
+      end
+
       Arc = Form::Arc
+
+      # From the end of one piece's edge to the beginning of the next, where they part at a corner.
+      def corner(from, to, scale)
+        (Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-6) ? [] : ["L#{scale.points([to]).join(" ")}"]
+      end
 
       # An arc of half a circle or more is drawn in parts: one arc of path data cannot go all round.
       def arc(piece, across, scale)
@@ -58,7 +93,7 @@ module Lantern
 
       def straight(piece, across, scale)
         dx, dy = piece.direction(0)
-        "L#{scale.points([[piece.to[0] + dy * across, piece.to[1] - dx * across]]).join(" ")}"
+        ["L#{scale.points([[piece.to[0] + dy * across, piece.to[1] - dx * across]]).join(" ")}"]
       end
 
       def crossbars(form, scale)
@@ -79,7 +114,7 @@ module Lantern
         [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :line, :arc, :straight, :crossbars, :hull, :bounds
+      private_class_method :line, :straight_outline, :meeting_point, :corner, :arc, :straight, :crossbars, :hull, :bounds
     end
   end
 end

@@ -4,7 +4,7 @@ module Lantern
   module Form
     # A ring, known by its outside and its opening, or by a string round it.
     class Ring < Shape
-      shape :ring, title: "Ring"
+      shape :ring, title: "Ring", typical: {outside: 14, inside: 8}
 
       size :outside, label: "Outside, across", help: "Across the whole ring, outside edge to outside edge."
       size :inside, label: "Opening, across", help: "Across the hole, inside edge to inside edge."

@@ -6,7 +6,7 @@ module Lantern
     # can be, and gives the middle of its band as a path.
     #
     #   class Ring < Shape
-    #     shape :ring, title: "Ring"
+    #     shape :ring, title: "Ring", typical: {outside: 14, inside: 8}
     #     size :outside, label: "Outside, across"
     #     def path = ...
     #     def face = ...
@@ -15,12 +15,14 @@ module Lantern
     # @abstract a subclass answers `path`, `face`, `dimensions` and `check`
     class Shape
       class << self
-        attr_reader :shape_name, :title
+        attr_reader :shape_name, :title, :typical
 
         # Names the shape, and makes it known.
-        def shape(name, title:)
+        # @param typical [Hash] sizes to begin with, in inches (from memory: measure the form)
+        def shape(name, title:, typical:)
           @shape_name = name
           @title = title
+          @typical = typical
           Form.shapes[name] = self
         end
 

@@ -45,5 +45,10 @@ function FormLines({ form }: { form: Drawing["form"] }) {
       </g>
     )
   }
-  return <path d={`${form.outside} ${form.inside}`} fillRule="evenodd" fill="var(--core)" stroke="var(--wire)" strokeWidth={0.04} />
+  return (
+    <g fill="none" strokeLinejoin="round">
+      <path d={form.middle} stroke="var(--wire)" strokeWidth={form.face} />
+      <path d={form.middle} stroke="var(--core)" strokeWidth={form.face * 0.97} />
+    </g>
+  )
 }

@@ -12,7 +12,8 @@ export function Dimensions({ drawing, letter }: Props) {
   const bottom = drawing.bounds[3] ?? 0
   return drawing.dimensions.map(({ from, to, says, inset, about }) => {
     const [x1 = 0, y1 = 0] = from
-    const [x2 = 0] = to
+    const [x2 = 0, y2 = 0] = to
+    if (x1 === x2) return <Upright key={about} x={(drawing.bounds[2] ?? 0) + letter * 4} from={y1} to={y2} text={fractionGlyphs(says)} letter={letter} />
     const y = inset ? y1 : bottom + letter * 1.7
     const middle = (x1 + x2) / 2
     const text = fractionGlyphs(says)
@@ -26,6 +27,18 @@ export function Dimensions({ drawing, letter }: Props) {
       </g>
     )
   })
+}
+
+/** A dimension line standing beside the form. */
+function Upright({ x, from, to, text, letter }: { x: number; from: number; to: number; text: string; letter: number }) {
+  const middle = (from + to) / 2
+  return (
+    <g stroke="var(--color-base-content)" strokeWidth={letter * 0.07} fontSize={letter}>
+      <path d={`M${x} ${from} V${middle - letter * 0.9} M${x} ${middle + letter * 0.9} V${to}`} />
+      {[from, to].map((y) => <path key={y} d={`M${x - letter * 0.3} ${y + letter * 0.3} l${letter * 0.6} ${-letter * 0.6}`} strokeWidth={letter * 0.12} />)}
+      <text x={x} y={middle + letter * 0.35} textAnchor="middle" stroke="none" fill="var(--color-base-content)" fontWeight={700}>{text}</text>
+    </g>
+  )
 }
 
 /** Gaps where the form shows, with how wide they are. */

@@ -41,7 +41,7 @@ function Plane({ worked, materials, side, pointed }: { worked: WorkedPlan; mater
   const { drawing } = worked
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
   const letter = Math.max(right - left, bottom - top) * 0.034
-  const box = [left - letter * 5, top - letter * 1.2, right - left + letter * 10, bottom - top + letter * 4.4]
+  const box = [left - letter * 6, top - letter * 1.2, right - left + letter * 12, bottom - top + letter * 4.4]
   const says = `${worked.name}, seen from the ${side}: ${drawing.layers.map((lie) => `${lie.front.length} ${lie.what}`).join(", ") || "the bare form"}.`
   return (
     <svg viewBox={box.join(" ")} className="h-full w-full" role="img" aria-label={says}>

@@ -14,6 +14,10 @@ export function FormStage({ plan, worked, problems, declarations, onChange }: St
     place, value: valueAt(plan, place), understood: worked?.lengths[place], problem: problems.find((problem) => problem.at === place)?.says,
     onChange: (value: unknown) => onChange(tidied(put(plan, place, value))),
   })
+  const changeShape = (name: string) => {
+    const kept = Object.fromEntries(Object.entries(plan.form).filter(([key]) => base?.fields.some((field) => field.name === key)))
+    onChange({ ...plan, form: { ...kept, base: plan.form.base, shape: name, ...shapes.find((each) => each.name === name)?.typical } })
+  }
   const changeBase = (name: string) => {
     const kept = Object.fromEntries(Object.entries(plan.form).filter(([key]) => key === "measured" || shape?.fields.some((field) => field.name === key)))
     onChange({ ...plan, form: { ...kept, base: name, shape: plan.form.shape } })
@@ -25,7 +29,12 @@ export function FormStage({ plan, worked, problems, declarations, onChange }: St
       <div className="row"><span>Base</span>
         <OpenChoice label="Base" name="form.base" value={plan.form.base} choices={bases.map((each) => ({ value: each.name, says: each.title }))} onChange={changeBase} />
       </div>
-      {shape?.fields.map((field) => <FieldControl key={field.name} field={field} {...control(`form.${field.name}`)} />)}
+      <div className="row"><label htmlFor="form-shape">Shape</label>
+        <select id="form-shape" className="field-input !w-44 !text-left" value={plan.form.shape} onChange={(event) => changeShape(event.target.value)}>
+          {shapes.map((each) => <option key={each.name} value={each.name}>{each.title}</option>)}
+        </select>
+      </div>
+      {shape?.fields.filter((field) => field.kind !== "list").map((field) => <FieldControl key={field.name} field={field} {...control(`form.${field.name}`)} />)}
       {base?.fields.map((field) => <FieldControl key={`${base.name}.${field.name}`} field={field} fallback={field.default === undefined ? undefined : String(field.default)} {...control(`form.${field.name}`)} />)}
       {worked && worked.form.findings.length > 0 && <Findings findings={worked.form.findings} place="form" plan={plan} worked={worked} onChange={onChange} />}
       <details className="mt-2" open={plan.form.measured !== undefined}>

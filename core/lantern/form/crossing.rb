@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Form
+    # Whether a closed outline crosses itself.
+    module Crossing
+      module_function
+
+      # @param corners [Array<(Float, Float)>]
+      # @return [(Integer, Integer), nil] two sides that cross, each by the number of its first corner
+      def find(corners)
+        sides = corners.each_index.map { |i| [corners[i], corners[(i + 1) % corners.size]] }
+        boxes = sides.map { |a, b| [a[0], b[0]].minmax + [a[1], b[1]].minmax }
+        sides.each_index do |i|
+          (i + 1...sides.size).each do |j|
+            next if j == i + 1 || (i.zero? && j == sides.size - 1) || apart?(boxes[i], boxes[j])
+            return [i, j] if cross?(*sides[i], *sides[j])
+          end
+        end
+        nil
+      end
+
+      def apart?(a, b) = a[1] < b[0] || b[1] < a[0] || a[3] < b[2] || b[3] < a[2]
+
+      # Two stretches cross or touch when the ends of each lie on different sides of the other.
+      def cross?(a, b, c, d) = side(a, b, c) * side(a, b, d) <= 0 && side(c, d, a) * side(c, d, b) <= 0
+
+      def side(a, b, p) = (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])
+
+      private_class_method :apart?, :cross?, :side
+    end
+  end
+end

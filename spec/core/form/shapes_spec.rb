@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+require "ffi-geos"
+
+RSpec.describe "The shapes" do
+  let(:shapes) { Lantern::Form.shapes }
+
+  def band(shape, **sizes)
+    typical = shapes.fetch(shape).typical.merge(sizes).to_h { |name, size| [name.to_s, size] }
+    Lantern::Form.measure(Lantern::Plan::Document.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **typical})))
+  end
+
+  def traced(path) = path.trace(0.0, step: path.length / 4000, least: 40)
+
+  def geos(path)
+    points = traced(path)
+    points += [points.first]
+    Geos::WktReader.new.read("POLYGON((#{points.map { |x, y| format("%.10f %.10f", x, y) }.join(",")}))")
+  end
+
+  it "close where they should, and are as long as GEOS says, to a thousandth" do
+    (shapes.keys - %i[cane arc]).each do |shape|
+      path = band(shape).path
+      expect(path).to be_closed
+      expect(geos(path).length).to be_within(path.length / 1000).of(path.length), shape.to_s
+      expect(geos(path)).to be_valid
+    end
+    expect(%i[cane arc].map { band(_1).path.closed? }).to eq [false, false]
+  end
+
+  it "have their outside edge where GEOS grows them, to a thousandth" do
+    %i[ring oval egg lens star cross outline].each do |shape|
+      form = band(shape)
+      grown = geos(form.path).buffer(form.half_face, quad_segs: 90).exterior_ring
+      expect(form.outside_run).to be_within(grown.length / 1000).of(grown.length), "#{shape}: #{form.outside_run} against #{grown.length}"
+    end
+  end
+
+  it "have their inside edge where GEOS shrinks them, to a thousandth" do
+    %i[ring oval egg outline].each do |shape|
+      form = band(shape)
+      shrunk = geos(form.path).buffer(-form.half_face, quad_segs: 90)
+      expect(form.inside_run).to be_within(shrunk.length / 1000).of(shrunk.length), shape.to_s
+    end
+  end
+
+  it "are as wide and as high over all as they were said to be" do
+    {oval: {width: 11, height: 15, face: 2}, egg: {width: 10, height: 15, face: 2}, lens: {width: 8, height: 17, face: 1.5}, heart: {width: 15, height: 13, face: 1.5},
+     star: {width: 17, height: 14, face: 1.2}, cross: {width: 11, height: 18, face: 1}, cane: {width: 9, height: 20, face: 2}}.each do |shape, sizes|
+      said = band(shape, **sizes).dimensions.to_h { [_1[:about], _1[:length]] }
+      expect(said["form.width"]).to be_within(0.02).of(sizes[:width]), shape.to_s
+      expect(said["form.height"]).to be_within(0.02).of(sizes[:height]), shape.to_s
+    end
+  end
+
+  it "turn the other way somewhere on a clover, a heart and a star: wide there is more than outside" do
+    %i[clover heart star cross].each do |shape|
+      form = band(shape)
+      expect(form.wide_run).to be > form.outside_run
+      expect(form.crowded_run).to be < form.inside_run
+      expect(form.wide_run).to be > form.run
+    end
+    ring = band(:ring)
+    expect(ring.wide_run).to eq ring.outside_run
+  end
+
+  # Ramanujan's second approximation (1914), good to parts in a million for such ovals.
+  it "give an oval Ramanujan's perimeter" do
+    a, b = (18 - 2.5) / 2, (14 - 2.5) / 2
+    h = ((a - b) / (a + b))**2
+    expect(band(:oval).run).to be_within(1e-3).of(PI * (a + b) * (1 + 3 * h / (10 + Math.sqrt(4 - 3 * h))))
+    expect(band(:oval, width: 16, height: 16, face: 2).run).to be_within(1e-6).of(14 * PI)
+  end
+
+  # Handbook: a lens of width W and height H has arcs of radius (H^2 + W^2) / 4W.
+  it "give a lens the handbook's arcs" do
+    w, h = 9 - 1.5, 16 - 1.5
+    radius = (h**2 + w**2) / (4 * w)
+    expect(band(:lens).path.pieces.map(&:radius)).to all(be_within(1e-9).of(radius))
+    expect(band(:lens).run).to be_within(1e-9).of(4 * radius * Math.asin(h / 2 / radius))
+  end
+
+  it "take an arc for its share of the ring it was cut from" do
+    half = band(:arc, width: 14, face: 3, degrees: 180)
+    expect(half.run).to be_within(1e-9).of(PI * 5.5)
+    expect([half.inside_run, half.outside_run]).to match [be_within(1e-9).of(PI * 4), be_within(1e-9).of(PI * 7)]
+  end
+
+  it "tend to a ring: a polygon of many corners, by its runs" do
+    corners = (0...240).map { |i| [Math.cos(PI * i / 120), Math.sin(PI * i / 120)] }
+    many, ring = band(:outline, width: 14, face: 3, points: corners), band(:ring)
+    %i[run outside_run inside_run wide_run].each { expect(many.public_send(_1)).to be_within(0.002 * ring.run).of(ring.public_send(_1)) }
+  end
+
+  it "scale: lengths by k; turning or mirroring an outline changes nothing" do
+    shapes.each_key do |shape|
+      small = band(shape)
+      large = band(shape, **shapes[shape].typical.transform_values { _1 * 2 })
+      %i[run wide_run crowded_run].each { expect(large.public_send(_1)).to be_within(1e-6 * large.run).of(2 * small.public_send(_1)), shape.to_s }
+    end
+    kite = [[0, -10], [7, -3], [0, 12], [-7, -3]]
+    runs = ->(points) { band(:outline, width: 14, face: 1.5, points:).figures.slice(:run, :wide_run, :crowded_run).values.map { _1.round(6) } }
+    expect(runs.call(kite.map { |x, y| [-x, y] })).to eq runs.call(kite)
+    expect(runs.call(kite.reverse)).to eq runs.call(kite)
+    expect(runs.call(kite.rotate)).to eq runs.call(kite)
+  end
+
+  it "are covered by every covering, with a drawing" do
+    shapes.each do |name, shape|
+      %w[wire foam board vine].each do |base|
+        sizes = shape.typical.transform_keys(&:to_s)
+        layers = [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b"), layer("knotted_strips", "tape").merge("id" => "c")]
+        document = plan(form: {"base" => base, "shape" => name.to_s, **sizes}, materials: [rope(diameter: 0.25), ribbon(width: 0.75)], layers:)
+        expect(problems(document)).to eq({}), "#{name} of #{base}: #{problems(document)}"
+        drawing = Lantern.work(document)["drawing"]
+        expect(drawing["layers"].map { _1["front"].size }).to all(be > 5)
+        expect(drawing["layers"].flat_map { |lie| lie["front"].flat_map { _1["points"] } }).to all(be_finite)
+      end
+    end
+  end
+
+  it "refuse what cannot be, beside the size it is about" do
+    bad = ->(shape, **sizes) { problems(plan(form: {"base" => "foam", "shape" => shape, **shapes[shape.to_sym].typical.merge(sizes).transform_keys(&:to_s)})) }
+    expect(bad.call("oval", face: 8)).to match("form.face" => /leaves no middle/)
+    expect(bad.call("oval", width: 6, height: 30, face: 2)).to match("form.face" => /fold over itself/)
+    expect(bad.call("egg", height: 10)).to match("form.height" => /higher than it is wide/)
+    expect(bad.call("lens", width: 20)).to match("form.width" => /no wider than it is high/)
+    expect(bad.call("heart", height: 8)).to match("form.height" => /no point/)
+    expect(bad.call("cross", arm: 1)).to match("form.arm" => /wider than two faces/)
+    expect(bad.call("cane", height: 4)).to match("form.height" => /higher than its hook/)
+    expect(bad.call("arc", degrees: 360)).to match("form.degrees" => /fewer than 360/)
+    expect(bad.call("clover", leaves: 5)).to match("form.leaves" => /from 3 to 4/)
+    expect(bad.call("outline", points: [[0, 0], [4, 4], [4, 0], [0, 4]])).to match("form.points" => /crosses itself between corners/)
+    expect(bad.call("outline", points: [[0, 0], [1e9, 4], [4, 0]])).to match("form.points.1.0" => /no more than a million/)
+    expect(bad.call("star", points: 3)).to have_key("form.points")
+  end
+
+  it "are the size that a string says, whatever their label" do
+    form = Lantern.work(plan(form: {"base" => "foam", "shape" => "heart", "width" => 14, "height" => 14, "face" => 2, "measured" => {"run" => 40}}))["form"]
+    expect(form["run"]).to eq 40
+    expect(form["findings"][0]["says"]).to match(/The string along the middle says 40 in, the sizes say 37 15\/16 in/)
+  end
+end
