@@ -41,13 +41,14 @@ module Lantern
       # the tight side of two straight pieces ends where its lines meet.
       def line(path, across, scale)
         return straight_outline(path, across, scale) if across.nonzero? && path.closed? && path.pieces.none?(Arc)
-        before = start = path.beside(0, across)
+        start = path.beside(0, across)
+        before = path.closed? ? path.pieces.last : nil
         steps = path.pieces.flat_map do |piece|
-          joint = corner(before, piece.beside(0, across), scale)
-          before = piece.beside(piece.length, across)
+          joint = before ? corner(before, piece, across, scale) : []
+          before = piece
           joint + (piece.is_a?(Arc) ? arc(piece, across, scale) : straight(piece, across, scale))
         end
-        steps += corner(before, start, scale) if path.closed?
+        start = path.pieces.last.beside(path.pieces.last.length, across) if path.closed?
         "M#{scale.points([start]).join(" ")}#{steps.join}#{"Z" if path.closed?}"
       end
 
@@ -57,8 +58,7 @@ module Lantern
           from, to = before.beside(before.length, across), after.beside(0, across)
           meeting = meeting_point(before, after, from, to, across)
           next "L#{scale.points([meeting]).join(" ")}" if meeting
-          radius = scale.number(across.abs)
-          "L#{scale.points([from]).join(" ")}A#{radius} #{radius} 0 0 #{across.positive? ? 1 : 0} #{scale.points([to]).join(" ")}"
+          "L#{scale.points([from]).join(" ")}#{corner(before, after, across, scale).join}"
         end
         "#{steps.join.sub("L", "M")}Z"
       end
@@ -66,17 +66,28 @@ module Lantern
       # Where two edge lines meet on the tight side of their corner; nil on the wide side.
       def meeting_point(before, after, from, to, across)
         (ax, ay), (bx, by) = before.direction(0), after.direction(0)
-        turn = ax * by - ay * bx
-        return if turn * across >= 0
-        along = ((to[0] - from[0]) * by - (to[1] - from[1]) * bx) / turn
+        return if turn(before, after) * across >= 0
+        along = ((to[0] - from[0]) * by - (to[1] - from[1]) * bx) / turn(before, after)
         [from[0] + ax * along, from[1] + ay * along]
       end
 
       Arc = Form::Arc
 
-      # From the end of one piece's edge to the beginning of the next, where they part at a corner.
-      def corner(from, to, scale)
-        (Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-6) ? [] : ["L#{scale.points([to]).join(" ")}"]
+      # From the end of one piece's edge to the beginning of the next, where they part at a corner: on
+      # an arc on the wide side, straight on the tight one.
+      def corner(before, after, across, scale)
+        from, to = before.beside(before.length, across), after.beside(0, across)
+        return [] if Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-4
+        there = scale.points([to]).join(" ")
+        return ["L#{there}"] unless turn(before, after) * across > 0
+        radius = scale.number(across.abs)
+        ["A#{radius} #{radius} 0 0 #{across.positive? ? 1 : 0} #{there}"]
+      end
+
+      # The sine of the turn from one piece to the next, positive where the outside is the wide side.
+      def turn(before, after)
+        (ax, ay), (bx, by) = before.direction(before.length), after.direction(0)
+        ax * by - ay * bx
       end
 
       # An arc of half a circle or more is drawn in parts: one arc of path data cannot go all round.
@@ -114,7 +125,7 @@ module Lantern
         [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :line, :straight_outline, :meeting_point, :corner, :arc, :straight, :crossbars, :hull, :bounds
+      private_class_method :line, :straight_outline, :meeting_point, :corner, :turn, :arc, :straight, :crossbars, :hull, :bounds
     end
   end
 end

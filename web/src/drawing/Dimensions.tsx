@@ -13,7 +13,7 @@ export function Dimensions({ drawing, letter }: Props) {
   return drawing.dimensions.map(({ from, to, says, inset, about }) => {
     const [x1 = 0, y1 = 0] = from
     const [x2 = 0, y2 = 0] = to
-    if (x1 === x2) return <Upright key={about} x={(drawing.bounds[2] ?? 0) + letter * 4} from={y1} to={y2} text={fractionGlyphs(says)} letter={letter} />
+    if (x1 === x2) return <Upright key={about} x={(drawing.bounds[0] ?? 0) - letter * 2.4} from={y1} to={y2} text={fractionGlyphs(says)} letter={letter} />
     const y = inset ? y1 : bottom + letter * 1.7
     const middle = (x1 + x2) / 2
     const text = fractionGlyphs(says)
