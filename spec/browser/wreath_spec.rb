@@ -160,6 +160,8 @@ RSpec.describe "A wreath on the screen", :browser, :store do
       expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 390
       small = page.evaluate_script("[...document.querySelectorAll('button, nav a, select, label > span')].filter((e) => e.offsetParent && e.getBoundingClientRect().height < 24).map((e) => e.textContent)")
       expect(small).to eq []
+      covered = page.evaluate_script("[...document.querySelectorAll('.row')].filter((row) => { const [a, b] = [...row.children].map((e) => e.getBoundingClientRect()); return a.right > b.left + 1 && a.bottom > b.top + 1 }).map((row) => row.textContent)")
+      expect(covered).to eq []
     end
   end
 

@@ -40,8 +40,8 @@ export function Sheet({ worked, materials }: { worked: WorkedPlan; materials: Ma
 function Plane({ worked, materials, side, pointed }: { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number }) {
   const { drawing } = worked
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
-  const letter = Math.max(right - left, bottom - top) * 0.034
-  const box = [left - letter * 6, top - letter * 1.2, right - left + letter * 12, bottom - top + letter * 4.4]
+  const letter = Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
+  const box = [left - letter * 6.5, top - letter * 1.2, right - left + letter * 13, bottom - top + letter * 4.4]
   const says = `${worked.name}, seen from the ${side}: ${drawing.layers.map((lie) => `${lie.front.length} ${lie.what}`).join(", ") || "the bare form"}.`
   return (
     <svg viewBox={box.join(" ")} className="h-full w-full" role="img" aria-label={says}>
