@@ -4,7 +4,6 @@ ruby ">= 3.1"
 
 # The core
 gem "zeitwerk", "~> 2.6.18"
-gem "polyfill-data", "~> 1.0" # Data.define for Ruby 3.1
 gem "bigdecimal"
 gem "highs", "~> 0.2.6"
 

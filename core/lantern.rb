@@ -2,7 +2,6 @@
 
 require "bigdecimal"
 require "bigdecimal/util"
-require "polyfill-data"
 require "zeitwerk"
 
 # The rules of covering wreath forms: from a plan document to a worked plan.

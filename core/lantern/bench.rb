@@ -4,7 +4,7 @@ module Lantern
   # The work itself: steps in their order, and what to be careful of.
   module Bench
     # Steps, cautions and the time they take, in minutes for all wreaths of the plan.
-    Work = Data.define(:steps, :cautions, :minutes)
+    Work = Value.define(:steps, :cautions, :minutes)
 
     class << self
       # @return [Work]

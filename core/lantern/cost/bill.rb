@@ -3,7 +3,7 @@
 module Lantern
   module Cost
     # The money of a whole plan. Each sum is rounded once, half up, when it is written.
-    Bill = Data.define(:plan, :entries) do
+    Bill = Value.define(:plan, :entries) do
       def to_buy = entries.sum(BigDecimal(0), &:to_buy)
 
       def used = entries.sum(BigDecimal(0), &:used)

@@ -4,7 +4,7 @@ module Lantern
   module Cover
     # What a layer asks of a material, for one wreath. Either a run, which may be joined from several
     # lengths at `join` inches a join but of nothing shorter than `least`, or so many pieces of one length, already up to the mark.
-    Need = Data.define(:material, :what, :shape, :length, :count, :width, :join, :least, :spread) do
+    Need = Value.define(:material, :what, :shape, :length, :count, :width, :join, :least, :spread) do
       class << self
         # @param length [Numeric] inches
         # @param join [Numeric] what each join costs

@@ -9,7 +9,7 @@ module Lantern
     # `optimal` is true when least money and, at that, fewest packages are proven; otherwise `bound`
     # is the least money that can be proven, and the truth lies between.
     # `short` is what no stock could give, in inches.
-    Cutting = Data.define(:material, :demand, :bars, :bought, :optimal, :bound, :short, :untouched) do
+    Cutting = Value.define(:material, :demand, :bars, :bought, :optimal, :bound, :short, :untouched) do
       # @return [Array<Numeric>] lengths left over that are worth keeping, longest first
       def remnants(smallest) = (bars.map(&:left) + untouched).select { _1 >= smallest && _1.positive? }.sort.reverse
 

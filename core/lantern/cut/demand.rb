@@ -8,7 +8,7 @@ module Lantern
     # nothing shorter than `least` being joined in. `spread` is how far the real runs may lie about
     # the sum (one standard deviation), and `allowance` how much more must be in hand to be as sure
     # as the maker wants to be; cut pieces are counted, and have their spares. All in inches.
-    Demand = Data.define(:pieces, :run, :run_what, :join, :least, :spread, :allowance) do
+    Demand = Value.define(:pieces, :run, :run_what, :join, :least, :spread, :allowance) do
       # @param needs [Array<(String, Cover::Need)>] with the id of the layer that asks
       def self.gather(needs, plan)
         runs, pieces = needs.partition { |_, need| need.run? }
@@ -30,7 +30,7 @@ module Lantern
 
     class Demand
       # So many alike, and who asked for them.
-      Piece = Data.define(:layer, :what, :length, :width, :count)
+      Piece = Value.define(:layer, :what, :length, :width, :count)
     end
   end
 end

@@ -10,7 +10,7 @@ module Lantern
     # Source: Gilmore and Gomory (1961, 1963).
     module Patterns
       # One way to cut one kind of stock.
-      Pattern = Data.define(:stock, :yields, :left)
+      Pattern = Value.define(:stock, :yields, :left)
 
       MOST_PATTERNS = 3000
       MOST_ROUNDS = 400

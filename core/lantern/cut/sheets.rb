@@ -19,7 +19,7 @@ module Lantern
       end
 
       # A sheet as it can be opened.
-      Sheet = Data.define(:source, :index, :width, :length, :price) do
+      Sheet = Value.define(:source, :index, :width, :length, :price) do
         # How many strips come out, and which way they run: `[count, along]`.
         def most(piece) = [[fits(width, length, piece), true], [fits(length, width, piece), false]].max_by(&:first)
 

@@ -4,7 +4,7 @@ module Lantern
   module Cut
     # Which lengths are opened, and how many of each item ({Problem#items}) every one of them yields.
     # `proven` and `bound` as in {Cutting}; `short` in inches.
-    Solution = Data.define(:opened, :yields, :proven, :bound, :short) do
+    Solution = Value.define(:opened, :yields, :proven, :bound, :short) do
       def initialize(opened:, yields:, proven:, bound:, short: 0) = super
 
       def price = opened.sum(&:price)

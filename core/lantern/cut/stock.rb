@@ -4,7 +4,7 @@ module Lantern
   module Cut
     # One kind of length that can be opened. `limit` is how many there are, nil for no end of them;
     # `price` is exact, in ten-thousandths of the maker's money.
-    Stock = Data.define(:source, :index, :length, :price, :limit) do
+    Stock = Value.define(:source, :index, :length, :price, :limit) do
       class << self
         # @return [Array<Stock>] what is on hand first, then the offers
         def of(material)

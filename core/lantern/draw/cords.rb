@@ -11,10 +11,11 @@ module Lantern
         pitch = form.path.length / count
         over = form.section.front.length / form.section.girth
         half = form.half_face
-        across = ->(from, to, side) { {points: [form.path.beside(from * pitch, -half * side), form.path.beside(to * pitch, half * side)]} }
+        inner = (0..count).map { form.path.beside(_1 * pitch, -half) }
+        outer = (0...count).map { form.path.beside((_1 + over) * pitch, half) }
         Lie.new(layer: id, what:, kind: :cord, materials: [material], width:, reach: width / 2,
-          front: (0...count).map { across.call(_1, _1 + over, 1) },
-          back: (0...count).map { across.call(_1 + over, _1 + 1, -1) })
+          front: (0...count).map { {points: [inner[_1], outer[_1]]} },
+          back: (0...count).map { {points: [outer[_1], inner[_1 + 1]]} })
       end
 
       # Short pieces between the coils, from the middle of the face over the outside edge.

@@ -3,7 +3,7 @@
 module Lantern
   module Draw
     # A place where the form shows, and how wide it is there.
-    Gap = Data.define(:from, :to, :width) do
+    Gap = Value.define(:from, :to, :width) do
       # The gap at the outside edge after one of so many coils.
       def self.outside(form, count:, after:, width:)
         pitch = form.path.length / count

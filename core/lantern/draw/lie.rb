@@ -10,7 +10,7 @@ module Lantern
     # - `knot`: each item the knot's place, the ends of its two tails, and which material it is
     #
     # `reach` is how far anything sticks out past the band, in inches.
-    Lie = Data.define(:layer, :what, :kind, :materials, :width, :reach, :front, :back) do
+    Lie = Value.define(:layer, :what, :kind, :materials, :width, :reach, :front, :back) do
       def to_h(scale)
         {"layer" => layer, "what" => what, "kind" => kind.to_s, "materials" => materials.map(&:id), "width" => scale.number(width),
          "front" => items(front, scale), "back" => items(back, scale)}

@@ -14,7 +14,9 @@ module Lantern
 
       # @return [Array<Float>] x, y, x, y and so on
       def points(points)
-        points.each_with_object([]) { |(x, y), flat| flat << (x * @factor).round(3) << (y * @factor).round(3) }
+        flat = []
+        points.each { |x, y| flat << (x * @factor).round(3) << (y * @factor).round(3) }
+        flat
       end
     end
   end

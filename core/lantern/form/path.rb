@@ -32,7 +32,10 @@ module Lantern
       def curvature(distance) = locate(distance) { |piece, _| piece.curvature }
 
       # The point this far along, and `across` towards the outside.
-      def beside(distance, across) = locate(distance) { |piece, rest| piece.beside(rest, across) }
+      def beside(distance, across)
+        return pieces.first.beside(distance, across) if @closed && pieces.size == 1
+        locate(distance) { |piece, rest| piece.beside(rest, across) }
+      end
 
       # Length of the edge that lies `across` towards the outside (negative: towards the inside).
       # An arc of radius rho turning phi has edges (rho +- b) phi; at a corner the wide side goes

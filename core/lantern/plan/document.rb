@@ -9,7 +9,7 @@ module Lantern
     #
     # The smallest mark is what cut lengths are rounded up to: 1/8 in or 5 mm unless the plan says
     # otherwise; `lengths` are all those that were written in the document, by their place. A left-over shorter than the smallest remnant counts as a scrap.
-    Document = Data.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers, :lengths) do
+    Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers, :lengths) do
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end

@@ -4,7 +4,7 @@ module Lantern
   module Plan
     # One covering of a plan: the method, its materials, and the options that were said. An option
     # left out is left to the method. `at` is its place in the document.
-    Layer = Data.define(:id, :covering, :material, :materials, :options, :at)
+    Layer = Value.define(:id, :covering, :material, :materials, :options, :at)
 
     class Layer
       # Reads one layer; its options are those its method declares.

@@ -4,7 +4,7 @@ module Lantern
   module Plan
     # One material of a plan: what it is, how it is sold, and what of it is in the stash.
     # Lengths in inches, prices exact.
-    Material = Data.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :wired, :sheer,
+    Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :wired, :sheer,
       :directional, :offers, :on_hand, :notes) do
       # @return [Boolean] whether it is cut from a roll or package, by length
       def lengthwise? = Material::LENGTHWISE.include?(kind)

@@ -4,7 +4,7 @@ module Lantern
   module Plan
     # One thing that keeps a plan from being worked: where in the document, and what about it, in
     # a sentence for the maker.
-    Problem = Data.define(:at, :says) do
+    Problem = Value.define(:at, :says) do
       def to_h = {"at" => at, "says" => says}
     end
   end
