@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+RSpec.describe Lantern::Bench do
+  def steps(name) = Lantern.work(example_plan(name))["steps"]
+
+  it "goes in the order of the work: prepare, cut, cover, look" do
+    expect(steps("door-7-rope-ring").map { _1["id"] }).to eq %w[prepare cut base.coil base.fill fluff]
+    expect(steps("door-3-marigold-wrap").map { _1["id"] }).to eq %w[prepare wrap.test wrap.wind wrap.end fluff]
+    expect(steps("door-11-knotted-check").map { _1["id"] }).to eq %w[prepare cut knots.knot fluff]
+  end
+
+  it "never forgets the hanger, whatever the form" do
+    %w[wire foam board vine].each do |base|
+      first = work(form: {"base" => base, "outside" => 14, "inside" => 10})["steps"].first
+      expect(first["says"]).to match(/hanger/)
+    end
+  end
+
+  it "counts what the figures say" do
+    worked = Lantern.work(example_plan("door-7-rope-ring"))
+    counted = worked["steps"].to_h { [_1["id"], [_1["count"], _1["unit"]]] }
+    figures = worked["layers"][0]["figures"]
+    expect(counted).to include("base.coil" => [figures["turns"], "coils"], "base.fill" => [figures["fillers"], "fillers"], "cut" => [figures["fillers"], "pieces"])
+    knots = Lantern.work(example_plan("door-11-knotted-check"))
+    expect(knots["steps"].find { _1["id"] == "knots.knot" }["count"]).to eq knots["layers"][0]["figures"]["tied"]
+    expect(knots["steps"].find { _1["id"] == "cut" }["count"]).to eq knots["layers"][0]["figures"]["pieces"]
+  end
+
+  it "takes as long as its steps, for every wreath of the plan" do
+    worked = Lantern.work(example_plan("door-3-marigold-wrap"))
+    expect(worked["minutes"]).to eq worked["steps"].sum { _1["minutes"] }.round
+    expect(Lantern.work(example_plan("door-3-marigold-wrap").merge("quantity" => 4))["minutes"]).to be_within(1).of(4 * worked["minutes"])
+  end
+
+  it "shows each caution once, and defers to the people in charge" do
+    document = example_plan("door-3-marigold-wrap")
+    cautions = Lantern.work(document.merge("layers" => document["layers"] + [document["layers"][0].merge("id" => "again")]))["cautions"]
+    expect(cautions.map { _1["code"] }.tally.values).to all(eq(1))
+    expect(cautions.map { _1["says"] }.join).to match(/low setting.*away from your hand.*local fire authority/m)
+  end
+end

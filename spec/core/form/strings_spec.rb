@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+RSpec.describe Lantern::Form::Strings do
+  def form(**measured) = Lantern.work(plan(form: foam(14, 10, measured: measured.transform_keys(&:to_s))))["form"]
+
+  it "says every string that disagrees, where it stands" do
+    found = form(run: 39, inside_run: 33, outside_run: 45.5, girth: 7)["findings"]
+    expect(found.map { _1["at"] }).to contain_exactly("form.measured.run", "form.measured.inside_run", "form.measured.outside_run", "form.measured.girth")
+    expect(found.map { _1["level"] }.uniq).to eq ["note"]
+  end
+
+  it "gives every measured figure exactly as measured, and the area from them" do
+    measured = form(run: 39, inside_run: 33, outside_run: 45.5, girth: 7)
+    expect(measured).to include("run" => 39, "inside_run" => 33, "outside_run" => 45.5, "girth" => 7, "area" => 273)
+  end
+
+  it "moves the edges with the middle when only that was measured" do
+    measured = form(run: 39)
+    expect(measured["outside_run"] - measured["inside_run"]).to be_within(1e-3).of(4 * PI)
+    expect((measured["outside_run"] + measured["inside_run"]) / 2).to be_within(1e-3).of(39)
+  end
+
+  it "covers a form known by string alone with every covering" do
+    known = {"base" => "foam", "measured" => {"run" => 38, "girth" => 6.5}}
+    layers = [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b"), layer("knotted_strips", "tape").merge("id" => "c")]
+    worked = Lantern.work(plan(form: known, materials: [rope, ribbon], layers:))
+    expect(worked["form"]).to include("run" => 38, "girth" => 6.5)
+    expect(worked["layers"].map { _1["figures"]["length"] }).to all(be > 100)
+  end
+end
