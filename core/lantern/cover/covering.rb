@@ -25,15 +25,17 @@ module Lantern
       FIRST_SPREAD = 0.06
 
       class << self
-        attr_reader :method_name, :title, :summary, :takes
+        attr_reader :method_name, :title, :summary, :takes, :several
 
         # Names the covering, and makes it known to plans, the API and the screens.
         # @param takes [Array<Symbol>] the kinds of material it can be made of
-        def covering(name, title:, takes:, summary: nil)
+        # @param several [Boolean] whether colours or patterns rotate, so that it takes more than one
+        def covering(name, title:, takes:, summary: nil, several: false)
           @method_name = name
           @title = title
           @summary = summary
           @takes = takes
+          @several = several
           Cover.know(self)
         end
 
@@ -55,7 +57,7 @@ module Lantern
 
         # @return [Hash] for the API; the screens draw their controls from it
         def declare
-          {"method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s), "options" => options.map(&:declare)}.compact
+          {"method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s), "several" => several, "options" => options.map(&:declare)}.compact
         end
       end
 

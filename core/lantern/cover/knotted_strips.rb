@@ -4,7 +4,7 @@ module Lantern
   module Cover
     # Strips tied round a rail or round the whole band, tails outward.
     class KnottedStrips < Covering
-      covering :knotted_strips, title: "Knotted strips", takes: %i[ribbon fabric mesh],
+      covering :knotted_strips, title: "Knotted strips", takes: %i[ribbon fabric mesh], several: true,
         summary: "Short strips knotted side by side, their tails outward."
 
       spread 0.07 # from memory

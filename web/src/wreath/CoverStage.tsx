@@ -73,7 +73,7 @@ function LayerControls({ plan, worked, problems, declarations, onChange, layer, 
         <OpenChoice label="Covering" name={`${place}.method`} value={layer.method} onChange={changeMethod} choices={declarations.coverings.map((each) => ({ value: each.method, says: each.title }))} />
       </div>
       <MaterialRow label="Material" fits={fits} value={layer.material} problem={problemAt(`${place}.material`)} onChange={(id) => change(put(plan, `${place}.material`, id))} />
-      {layer.method === "knotted_strips" && <MoreColours layer={layer} fits={fits} onChange={(ids) => change(put(plan, place, { ...layer, materials: ids.length > 0 ? ids : undefined, mix: undefined }))} />}
+      {covering?.several && <MoreColours layer={layer} fits={fits} onChange={(ids) => change(put(plan, place, { ...layer, materials: ids.length > 0 ? ids : undefined, mix: undefined }))} />}
       {shown && worked && <Findings findings={[...shown.findings, ...worked.materials.filter((material) => shown.materials.includes(material.id)).flatMap((material) => material.findings)]} place={place} plan={plan} worked={worked} onChange={onChange} />}
       {covering?.options.filter((field) => plain(field) && !field.fine).map((field) => control(field))}
       {covering?.options.filter((field) => field.kind === "record").map((record) => (
