@@ -19,7 +19,7 @@ module Lantern
       def prepare(form)
         says = {wire: "Tape over cut wire ends. Tie the hanger to the outer rail, at the back.", foam: "Brush off loose crumbs. Fit the hanger now, while it can still be hidden.",
                 board: "Smooth the cut edges. Fit the hanger now.", vine: "Trim stray twigs. Fit the hanger now."}.fetch(form.base)
-        Step.new(id: "prepare", title: "Prepare the form", says:, minutes: 4)
+        Step.new(id: "prepare", title: "Prepare the form", says: [*form.preparing, says].join(" "), minutes: 4 + 4 * form.preparing.size)
       end
 
       # One step for all the pieces of all wreaths; runs are cut as they end.

@@ -19,19 +19,25 @@ module Lantern
         }
       end
 
+      # Left, top, right, bottom of all that is drawn.
+      def bounds(form, lies, scale)
+        reach = lies.map(&:reach).max || 0
+        out = form.half_face + reach
+        paths = [[form.path, out], *form.parts.map { [_1.path, (_1.diameter || 0) / 2] }]
+        edges = paths.map { |path, beyond| edges(path, beyond) }.transpose
+        [edges[0].min, edges[1].min, edges[2].max, edges[3].max].map { scale.number(_1) }
+      end
+
       private
 
       def dimension(dimension, plan, scale)
         {"about" => dimension[:about], "from" => scale.point(dimension[:from]), "to" => scale.point(dimension[:to]),
-         "says" => Measure::Length.text(dimension[:length], units: plan.units), "inset" => dimension[:inset] || false}
+         "says" => Measure::Length.text(dimension[:length], units: plan.units), "inset" => dimension[:inset] || false, "across" => dimension[:across] || false, "follows" => dimension[:follows] || false}
       end
 
-      # Left, top, right, bottom of all that is drawn.
-      def bounds(form, lies, scale)
-        reach = lies.map(&:reach).max || 0
-        xs, ys = form.path.trace(0.0).transpose
-        out = form.half_face + reach
-        [xs.min - out, ys.min - out, xs.max + out, ys.max + out].map { scale.number(_1) }
+      def edges(path, beyond)
+        xs, ys = path.trace(0.0).transpose
+        [xs.min - beyond, ys.min - beyond, xs.max + beyond, ys.max + beyond]
       end
     end
   end

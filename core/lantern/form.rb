@@ -23,8 +23,9 @@ module Lantern
         face = shape.face
         section = Base.section(sizes, face, units:)
         measured = shape.measured
-        Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:,
-          sections: sizes[:sections] || 1, dimensions: shape.dimensions, findings: Strings.findings(sizes, measured, section, units))
+        Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:, sections: sizes[:sections] || 1,
+          dimensions: shape.dimensions, parts: shape.parts, preparing: shape.preparing,
+          findings: [*Strings.findings(sizes, measured, section, units), *Corners.findings(shape.path, face, units), *shape.findings])
       end
 
       # @return [Hash] every base, shape and size, for the API
@@ -32,7 +33,7 @@ module Lantern
         {
           "bases" => Base::TITLES.map { |name, title| {"name" => name.to_s, "title" => title, "fields" => Base::FIELDS[name].map(&:declare)} },
           "shapes" => shapes.map { |name, shape| declare_shape(name, shape) },
-          "measured" => Reader::MEASURED.map(&:declare)
+          "measured" => Reader::MEASURED.map(&:declare), "shelf" => Shelf.declare
         }
       end
 
@@ -40,7 +41,16 @@ module Lantern
 
       # Typical sizes carry their units, so that they mean the same in every plan.
       def declare_shape(name, shape)
-        {"name" => name.to_s, "title" => shape.title, "fields" => shape.sizes.map(&:declare), "typical" => shape.typical.to_h { |size, inches| [size.to_s, "#{inches} in"] }}
+        typical = shape.typical.to_h { |size, inches| [size.to_s, inches.is_a?(Numeric) ? "#{inches} in" : inches] }
+        {"name" => name.to_s, "title" => shape.title, "fields" => shape.sizes.map(&:declare), "typical" => typical, "sketch" => sketch("base" => "foam", "shape" => name.to_s, **typical)}
+      end
+
+      # A form as a small drawing: the line of its middle, how wide its band is, and what is beside it.
+      def sketch(document)
+        reading = Plan::Reading.new(units: "in")
+        form = measure_sizes(Reader.new(:form).read(document, "form", reading))
+        scale = Draw::Scale.new("in")
+        Draw::Outline.form(form, scale).slice("middle", "face", "parts").merge("box" => Draw.bounds(form, [], scale))
       end
     end
   end

@@ -33,7 +33,8 @@ module Lantern
           [[along + half, across], [along - half, across]]
         }.transpose
         outline = ahead + between(ahead.last, behind.last) + behind.reverse + between(behind.first, ahead.first)
-        {points: outline.map { |along, across| form.path.beside(along, across) }}
+        strand, begins = form.path.strand_at((turn + 0.5) * pitch)
+        {points: outline.map { |along, across| strand.beside(along - begins, across) }}
       end
 
       # Along an edge of the band a strip's end follows the edge.

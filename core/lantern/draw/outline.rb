@@ -18,7 +18,8 @@ module Lantern
           "outside" => line(form.path, half, scale),
           "rails" => form.section.rails.map { |x, _| line(form.path, x, scale) },
           "rail_width" => scale.number(form.section.rail_radius * 2),
-          "crossbars" => crossbars(form, scale)
+          "crossbars" => crossbars(form, scale),
+          "parts" => form.parts.map { part(_1, scale) }
         }
       end
 
@@ -37,9 +38,15 @@ module Lantern
         }.compact
       end
 
-      # One line beside a path, as SVG path data. At a corner the wide side goes round on an arc, and
+      # A rib or a stem: the line along it, and how thick it is.
+      def part(part, scale) = {"kind" => part.kind.to_s, "line" => line(part.path, 0.0, scale), "width" => (scale.number(part.diameter) if part.diameter)}.compact
+
+      # The line beside a path, strand after strand, as SVG path data.
+      def line(path, across, scale) = path.strands.map { strand(_1, across, scale) }.join
+
+      # One line beside one strand of a path. At a corner the wide side goes round on an arc, and
       # the tight side of two straight pieces ends where its lines meet.
-      def line(path, across, scale)
+      def strand(path, across, scale)
         return straight_outline(path, across, scale) if across.nonzero? && path.closed? && path.pieces.none?(Arc)
         start = path.beside(0, across)
         before = path.closed? ? path.pieces.last : nil
@@ -125,7 +132,7 @@ module Lantern
         [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :line, :straight_outline, :meeting_point, :corner, :turn, :arc, :straight, :crossbars, :hull, :bounds
+      private_class_method :part, :strand, :straight_outline, :meeting_point, :corner, :turn, :arc, :straight, :crossbars, :hull, :bounds
     end
   end
 end

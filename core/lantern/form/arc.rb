@@ -32,6 +32,17 @@ module Lantern
         [-Math.sin(angle) * @side, Math.cos(angle) * @side]
       end
 
+      # The part of it from one distance to another.
+      def stretch(from, to) = Arc.new(centre:, radius:, start: @start + @side * from / @radius, sweep: @side * (to - from) / @radius)
+
+      # Mirrored left to right and walked the other way, so that the outside stays outside.
+      def mirrored = Arc.new(centre: [-centre[0], centre[1]], radius:, start: Math::PI - start - sweep, sweep:)
+
+      def placed(x, y, turn)
+        cos, sin = Math.cos(turn), Math.sin(turn)
+        Arc.new(centre: [x + centre[0] * cos - centre[1] * sin, y + centre[0] * sin + centre[1] * cos], radius:, start: start + turn, sweep:)
+      end
+
       def scaled(factor) = Arc.new(centre: centre.map { _1 * factor }, radius: radius * factor, start:, sweep:)
     end
   end

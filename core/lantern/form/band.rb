@@ -6,11 +6,13 @@ module Lantern
     # coverings work with. Where a string was laid along it, what the string says is the figure.
     # All in inches.
     class Band
-      attr_reader :base, :shape, :path, :section, :face, :sections, :findings, :dimensions
+      attr_reader :base, :shape, :path, :section, :face, :sections, :findings, :dimensions, :parts, :preparing
 
       # @param measured [Hash] what a string says: any of run, inside_run, outside_run, girth
       # @param dimensions [Array<Hash>] what to write on a drawing: `about`, `from`, `to`, `length`
-      def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [])
+      # @param parts [Array<Part>] ribs and stem
+      # @param preparing [Array<String>] what has to be done to it first
+      def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [], parts: [], preparing: [])
         @base = base
         @shape = shape
         @path = path
@@ -20,6 +22,8 @@ module Lantern
         @measured = measured.transform_values(&:to_f).freeze
         @findings = findings.freeze
         @dimensions = dimensions.freeze
+        @parts = parts.freeze
+        @preparing = preparing.freeze
       end
 
       def half_face = face / 2
@@ -47,6 +51,12 @@ module Lantern
       def tightest_inside_radius = path.tightest_radius - half_face
 
       def closed? = path.closed?
+
+      # @return [Array<Part>] from left to right
+      def ribs = parts.select { _1.kind == :rib }
+
+      # @return [Part, nil]
+      def stem = parts.find { _1.kind == :stem }
 
       # Length of one rail, counted from the inside. A rail off the middle has a length of its own.
       # @param number [Integer] from 1, the innermost

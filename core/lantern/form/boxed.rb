@@ -6,30 +6,42 @@ module Lantern
     # middle of the band fits into a box that is a face smaller both ways, since every edge and
     # every rounded corner of the outside lies half a face from it.
     #
-    # @abstract a subclass answers `trace(width, height)`: its middle path in a box of that size, about nought
+    # A string can stand in for any of them: the run says how large the form is, the girth how wide
+    # its band, and what nobody said has the proportions of a typical form.
+    #
+    # @abstract a subclass answers `trace(width, height)`: its middle path in a box of that size, about
+    #   nought; and perhaps {#check_own}
     class Boxed < Shape
+      # Declares the sizes. A shape whose height follows from its width has none of its own.
       def self.box(height: true)
-        size :width, label: "Width, over all", required: true, help: "Across it at its widest, outside edge to outside edge."
-        size :height, label: "Height, over all", required: true, help: "From its lowest to its highest point." if height
-        size :face, label: "Face", required: true, help: "Across the band, from edge to edge."
+        size :width, label: "Width, over all", help: "Across it at its widest, outside edge to outside edge."
+        size :height, label: "Height, over all", help: "From its lowest to its highest point." if height
+        size :face, label: "Face", help: "Across the band, from edge to edge."
       end
 
       def check
-        smallest = sizes.values_at(:width, :height).compact.min
-        refuse("face", "A face of #{text(face)} leaves no middle in a form #{text(smallest)} across.") if face >= smallest.to_f / 2
+        check_known
+        check_strings
+        check_own
+        smallest = [width, height].min
+        refuse("face", "A face of #{text(face)} leaves no middle in a form #{text(smallest)} across.") if face >= smallest / 2
         refuse("face", "The band (#{text(face)} across) is wider than the tightest bend allows (#{text(path.tightest_radius)} along its middle): the inside edge would fold over itself.") if path.tightest_radius < face / 2 - 1e-9
         refuse("face", "With a face of #{text(face)} nothing is left of the inside edge.") if path.crowded(face / 2) <= 0
-        fits_string
       end
 
-      def face = sizes[:face].to_f
+      # What a shape has to say of its own sizes, once all of them are known.
+      # @raise [Plan::Refused]
+      def check_own = nil
+
+      def face = @face ||= (sizes[:face] || girth_face || edges_face).to_f
 
       def path = @path ||= sized_by_string(trace(width - face, height - face))
 
       def dimensions
         left, right, top, bottom = reach
         [{about: "form.width", from: [left, bottom], to: [right, bottom], length: right - left},
-          {about: "form.height", from: [right, top], to: [right, bottom], length: bottom - top}]
+          ({about: "form.height", from: [right, top], to: [right, bottom], length: bottom - top} if own_height?),
+          across_band].compact
       end
 
       private
@@ -37,30 +49,62 @@ module Lantern
       # Left, right, top and bottom over all. Corners are rounded half a face out; an open end is cut square.
       def reach
         half = face / 2
-        points = path.closed? ? path.trace(0.0) : path.trace(half) + path.trace(-half)
+        points = path.closed? ? path.trace(0.0, step: path.length / 720) : path.trace(half) + path.trace(-half)
         out = path.closed? ? half : 0
         xs, ys = points.transpose
         [xs.min - out, xs.max + out, ys.min - out, ys.max + out]
       end
 
-      def width = sizes[:width].to_f
+      # The face, where the tape is laid across the band: a quarter of the way round.
+      def across_band
+        along = path.length / 4
+        {about: "form.face", from: path.beside(along, -face / 2), to: path.beside(along, face / 2), length: face, across: true}
+      end
 
-      def height = (sizes[:height] || sizes[:width]).to_f
+      def own_height? = self.class.sizes.any? { _1.name == :height }
+
+      def width = (sizes[:width] || typical(:width)).to_f
+
+      def height = (sizes[:height] || (own_height? ? typical(:height) : width)).to_f
+
+      # A size that nobody said, in the proportions of a typical form: against the size that was
+      # said, or else against the string.
+      def typical(name)
+        usual = self.class.typical
+        known = %i[width height].find { sizes[_1] }
+        usual[name] * (known ? sizes[known].to_f / usual[known] : string / typical_run)
+      end
+
+      def typical_run = @typical_run ||= self.class.new(@sizes.merge(measured: nil, **self.class.typical), units: @units).path.length
 
       # A string along the middle, or along both edges, says how large the form really is.
-      def sized_by_string(path)
-        real = measured[:run] || edges_mean
-        real ? path.scaled(real / path.length) : path
-      end
+      def sized_by_string(path) = string ? path.scaled(string / path.length) : path
+
+      def string = measured[:run] || edges_mean
 
       def edges_mean
         inside, outside = measured.values_at(:inside_run, :outside_run)
         (inside + outside) / 2 if inside && outside
       end
 
-      def fits_string
-        runs = measured.values_at(:inside_run, :outside_run).compact
-        refuse("measured.inside_run", "Along the inside a string must be shorter than along the outside.") if runs.size == 2 && runs[0] >= runs[1]
+      # Half the difference of both edges, over one turn.
+      # Source: parallel curves (Steiner).
+      def edges_face
+        inside, outside = measured.values_at(:inside_run, :outside_run)
+        (outside - inside) / (2 * Math::PI) if inside && outside
+      end
+
+      def check_known
+        wanted = [:width, (:height if own_height?)].compact
+        missing = wanted.find { !sizes[_1] } unless string
+        missing ||= :face unless sizes[:face] || girth_face || edges_face
+        refuse(missing, "#{self.class.sizes.find { _1.name == missing }.label} is missing; a string along the middle and one round the band would do as well.") if missing
+      end
+
+      def check_strings
+        runs = measured.values_at(:inside_run, :run, :outside_run).compact
+        refuse("measured.inside_run", "Along the inside a string must be shorter than along the middle, and there shorter than along the outside.") if runs != runs.sort || runs.uniq != runs
+        refuse("measured.girth", "#{text(measured[:girth])} round the band is too little for such a base.") if !sizes[:face] && girth_face && girth_face <= 0
       end
     end
   end

@@ -7,9 +7,8 @@ module Lantern
       shape :cane, title: "Cane", typical: {width: 8, height: 18, face: 2}
       box
 
-      def check
+      def check_own
         refuse("height", "A cane #{text(width)} wide must be higher than its hook, #{text(width / 2)}.") if height <= width / 2
-        super
       end
 
       # The stick ends square, so only the hook's top lies half a face outside the middle.

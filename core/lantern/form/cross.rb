@@ -8,9 +8,8 @@ module Lantern
       box
       size :arm, label: "Width of an arm, over all", default_says: "a third of the width"
 
-      def check
+      def check_own
         refuse("arm", "An arm of #{text(arm)} must be wider than two faces (#{text(2 * face)}) and narrower than the cross (#{text([width, height].min)}).") unless arm.between?(2 * face, [width, height].min - 2 * face)
-        super
       end
 
       def trace(width, height)
@@ -20,7 +19,7 @@ module Lantern
 
       private
 
-      def arm = (sizes[:arm] || sizes[:width] / 3).to_f
+      def arm = (sizes[:arm] || width / 3).to_f
     end
   end
 end

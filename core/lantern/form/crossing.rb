@@ -20,6 +20,15 @@ module Lantern
         nil
       end
 
+      # Where two stretches cross.
+      # @return [(Float, Float), nil]
+      def point(a, b, c, d)
+        before, after = side(c, d, a), side(c, d, b)
+        return if before * after > 0 || side(a, b, c) * side(a, b, d) > 0 || before == after
+        share = before / (before - after)
+        [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share]
+      end
+
       def apart?(a, b) = a[1] < b[0] || b[1] < a[0] || a[3] < b[2] || b[3] < a[2]
 
       # Two stretches cross or touch when the ends of each lie on different sides of the other.

@@ -9,9 +9,8 @@ module Lantern
 
       ARCS = 24
 
-      def check
+      def check_own
         refuse("height", "An egg is higher than it is wide; this one is #{text(height)} high and #{text(width)} wide. An oval may be either.") if height < width
-        super
       end
 
       def trace(width, height)

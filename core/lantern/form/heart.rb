@@ -10,10 +10,9 @@ module Lantern
       # A lobe's radius, as a share of the width (from memory: common wire hearts).
       LOBE = 0.28
 
-      def check
+      def check_own
         lobe = (width - face) * LOBE
         refuse("height", "A heart #{text(width)} wide must be higher than #{text(2 * lobe + face)}, or it has no point.") if height - face <= 2 * lobe
-        super
       end
 
       def trace(width, height)

@@ -9,9 +9,8 @@ module Lantern
       shape :lens, title: "Lens", typical: {width: 9, height: 16, face: 1.5}
       box
 
-      def check
+      def check_own
         refuse("width", "A lens is no wider than it is high; this one is #{text(width)} wide and #{text(height)} high.") if width > height
-        super
       end
 
       def trace(width, height)

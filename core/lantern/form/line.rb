@@ -25,6 +25,18 @@ module Lantern
 
       def curvature = 0.0
 
+      # The part of it from one distance to another.
+      def stretch(from, to) = Line.new(from: at(from), to: at(to))
+
+      # Mirrored left to right and walked the other way, so that the outside stays outside.
+      def mirrored = Line.new(from: [-to[0], to[1]], to: [-from[0], from[1]])
+
+      def placed(x, y, turn)
+        cos, sin = Math.cos(turn), Math.sin(turn)
+        moved = [from, to].map { |px, py| [x + px * cos - py * sin, y + px * sin + py * cos] }
+        Line.new(from: moved[0], to: moved[1])
+      end
+
       def scaled(factor) = Line.new(from: from.map { _1 * factor }, to: to.map { _1 * factor })
     end
   end

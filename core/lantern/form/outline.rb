@@ -4,35 +4,34 @@ module Lantern
   module Form
     # An outline of the maker's own: corner after corner along the middle of the band, in any measure,
     # made as wide over all as the maker says.
-    class Outline < Shape
+    class Outline < Boxed
       shape :outline, title: "Own outline", typical: {width: 14, face: 1.5}
+      box height: false
 
-      size :width, required: true, label: "Width, over all", help: "The one size that is known; the others follow."
-      size :face, required: true, label: "Face", help: "Across the band, from edge to edge."
+      # As many as a drawing that was brought in can come to.
+      MOST = 500
       # A kite, to begin with.
       KITE = [[0, -10], [7, -3], [0, 12], [-7, -3]].freeze
-      sizes << Plan::Field::List.new(:points, least: 3, most: 500, label: "Corners", default_says: "a kite",
+      sizes << Plan::Field::List.new(:points, least: 3, most: MOST, label: "Corners", default_says: "a kite",
         of: Plan::Field::List.new(:corner, least: 2, most: 2, label: "A corner", of: Plan::Field::Place.new(:place, label: "A place")))
 
-      def face = sizes[:face].to_f
-
-      def check
+      def check_own
         refuse("points", "Two corners that follow each other are the same.") if corners.each_cons(2).any? { |a, b| a == b } || corners.first == corners.last
         refuse("points", "The outline has no width.") if corners.map(&:first).uniq.one?
         crossing = Crossing.find(corners)
         refuse("points", "The outline crosses itself between corners #{crossing.map { _1 + 1 }.join(" and ")}.") if crossing
-        refuse("face", "A face of #{text(face)} leaves no middle in an outline #{text(sizes[:width].to_f)} wide.") if face >= sizes[:width].to_f / 2
-        refuse("face", "With a face of #{text(face)} nothing is left of the inside edge.") if path.crowded(face / 2) <= 0
       end
 
-      def path = @path ||= measured[:run] ? drawn.scaled(measured[:run] / drawn.length) : drawn
+      def trace(width, _height)
+        xs, ys = corners.transpose
+        scale = width / (xs.max - xs.min)
+        middle = [xs.minmax.sum / 2, ys.minmax.sum / 2]
+        Tracing.polygon(corners.map { |x, y| [(x - middle[0]) * scale, (y - middle[1]) * scale] })
+      end
 
       def dimensions
-        xs, ys = path.trace(0.0).transpose
-        half = face / 2
-        left, right, top, bottom = xs.min - half, xs.max + half, ys.min - half, ys.max + half
-        [{about: "form.width", from: [left, bottom], to: [right, bottom], length: right - left},
-          {about: "form.height", from: [right, top], to: [right, bottom], length: bottom - top}]
+        _, right, top, bottom = reach
+        super + [{about: "form.height", from: [right, top], to: [right, bottom], length: bottom - top, follows: true}]
       end
 
       private
@@ -48,15 +47,6 @@ module Lantern
 
       # Twice the area, positive when walked clockwise with y running down.
       def turning(points) = (points + [points.first]).each_cons(2).sum { |(ax, ay), (bx, by)| ax * by - bx * ay }
-
-      def drawn
-        @drawn ||= begin
-          xs, ys = corners.transpose
-          scale = (sizes[:width].to_f - face) / (xs.max - xs.min)
-          middle = [xs.minmax.sum / 2, ys.minmax.sum / 2]
-          Tracing.polygon(corners.map { |x, y| [(x - middle[0]) * scale, (y - middle[1]) * scale] })
-        end
-      end
     end
   end
 end

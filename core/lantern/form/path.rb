@@ -61,6 +61,40 @@ module Lantern
       # @return [Path] the same path, `factor` times the size about the origin
       def scaled(factor) = Path.new(pieces.map { _1.scaled(factor) })
 
+      # @return [Path] what is left when so much is cut off at its start and at its end
+      def shortened(from_start, from_end)
+        stop = length - from_end
+        kept = pieces.each_with_index.filter_map do |piece, index|
+          from, to = [from_start - @starts[index], 0].max, [stop - @starts[index], piece.length].min
+          piece.stretch(from, to) if to - from > 1e-9
+        end
+        Path.new(kept)
+      end
+
+      # @return [Path] mirrored left to right, then turned by so many radians, then moved
+      def placed(x: 0.0, y: 0.0, turn: 0.0, mirror: false)
+        turned = mirror ? pieces.reverse.map(&:mirrored) : pieces
+        Path.new(turned.map { _1.placed(x, y, turn) })
+      end
+
+      # The paths it is joined from; most are one.
+      def strands = [self]
+
+      # The strand that a distance falls on, and the distance at which it begins.
+      # @return [(Path, Float)]
+      def strand_at(_distance) = [self, 0.0]
+
+      # How far the path turns at each of its corners, in radians; positive where the outside is the
+      # longer side.
+      # @return [Array<Float>]
+      def corners
+        @corners ||= begin
+          pairs = pieces.each_cons(2).to_a
+          pairs << [pieces.last, pieces.first] if closed? && pieces.size > 1
+          pairs.map { |before, after| turn(before.direction(before.length), after.direction(0)) }.reject { _1.abs < 1e-9 }
+        end
+      end
+
       # Points along the line `across` from the path, close enough together to draw it smoothly.
       def trace(across, step: length / 72, least: 2)
         pieces.each_with_index.flat_map do |piece, index|
@@ -77,15 +111,6 @@ module Lantern
         index = (@starts.bsearch_index { _1 > distance } || @starts.size) - 1
         index = index.clamp(0, pieces.size - 1)
         yield pieces[index], distance - @starts[index]
-      end
-
-      # How far the path turns at each joint, positive where the outside is the longer side.
-      def corners
-        @corners ||= begin
-          pairs = pieces.each_cons(2).to_a
-          pairs << [pieces.last, pieces.first] if closed? && pieces.size > 1
-          pairs.map { |before, after| turn(before.direction(before.length), after.direction(0)) }.reject { _1.abs < 1e-9 }
-        end
       end
 
       def turn(from, to) = Math.atan2(from[0] * to[1] - from[1] * to[0], from[0] * to[0] + from[1] * to[1])

@@ -16,20 +16,24 @@ module Lantern
         Record.new(name, fields: fields_for(value), label:).read(value, at, reading)&.merge(units: reading.units)
       end
 
+      # What a form is taken for when nothing is known of it but what a string says: a round ring.
+      BY_STRING = {base: :vine, shape: :ring}.freeze
+
       # @return [Array<Plan::Field>] what a form of this base and shape is made of
       def fields_for(value)
         value = {} unless value.is_a?(Hash)
-        base = Base::FIELDS.find { |name, _| name.to_s == value["base"] }
-        shape = Form.shapes.find { |name, _| name.to_s == value["shape"] }
-        common_fields + (shape ? shape.last.sizes : []) + (base ? base.last : [])
+        usual = (value.keys == ["measured"]) ? BY_STRING : {}
+        base = Base::FIELDS.find { |name, _| name.to_s == (value["base"] || usual[:base].to_s) }
+        shape = Form.shapes.find { |name, _| name.to_s == (value["shape"] || usual[:shape].to_s) }
+        common_fields(usual) + (shape ? shape.last.sizes : []) + (base ? base.last : [])
       end
 
       private
 
-      def common_fields
+      def common_fields(usual)
         [
-          Choice.new(:base, choices: Base::TITLES, required: true, label: "Base"),
-          Choice.new(:shape, choices: -> { Form.shapes.transform_values(&:title) }, required: true, label: "Shape"),
+          Choice.new(:base, choices: Base::TITLES, required: usual.empty?, default: usual[:base], label: "Base"),
+          Choice.new(:shape, choices: -> { Form.shapes.transform_values(&:title) }, required: usual.empty?, default: usual[:shape], label: "Shape"),
           Record.new(:measured, fields: MEASURED, label: "What a string says")
         ]
       end

@@ -20,7 +20,8 @@ module Lantern
         inner = radius - half
         [
           {about: "form.inside", from: [-inner, 0.0], to: [inner, 0.0], length: inner * 2, inset: true},
-          {about: "form.outside", from: [-outer, 0.0], to: [outer, 0.0], length: outer * 2}
+          {about: "form.outside", from: [-outer, 0.0], to: [outer, 0.0], length: outer * 2},
+          {about: "form.face", from: [inner * Math.sqrt(0.5), -inner * Math.sqrt(0.5)], to: [outer * Math.sqrt(0.5), -outer * Math.sqrt(0.5)], length: face, across: true}
         ]
       end
 

@@ -49,10 +49,24 @@ module Lantern
       # What a drawing says about the sizes.
       def dimensions = []
 
+      # Pieces of the form beside its band, which coverings address by name.
+      # @return [Array<Part>] ribs from left to right, and a stem
+      def parts = []
+
+      # What a maker should know of this form.
+      # @return [Array<Plan::Finding>]
+      def findings = []
+
+      # What has to be done to it before it is covered.
+      # @return [Array<String>] sentences
+      def preparing = []
+
       private
 
       # The face that goes with a measured girth, for the base at hand.
       def girth_face = measured[:girth] && Base.face_from_girth(sizes, measured[:girth])
+
+      def note(code, says, **rest) = Plan::Finding.new(level: :note, code:, says:, **rest)
 
       def refuse(key, says) = raise(Plan::Refused.at("form.#{key}", says))
 

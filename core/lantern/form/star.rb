@@ -20,6 +20,11 @@ module Lantern
         end
         Tracing.polygon(Fitting.into_box(corners, width, height))
       end
+
+      # Its arms, from the middle to the tips.
+      def parts
+        path.pieces.each_slice(2).map { |side, _| Part.new(kind: :rib, path: Tracing.lines([[0.0, 0.0], side.at(0)])) }
+      end
     end
   end
 end

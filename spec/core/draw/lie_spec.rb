@@ -49,7 +49,7 @@ RSpec.describe Lantern::Draw do
 
   it "is in the plan's own units, with the sizes on its dimension lines" do
     metric = drawing("door-22-indigo-pair")
-    expect(metric["dimensions"].map { [_1["about"], _1["says"]] }).to eq [["form.inside", "20 cm"], ["form.outside", "30 cm"]]
+    expect(metric["dimensions"].map { [_1["about"], _1["says"]] }).to eq [["form.inside", "20 cm"], ["form.outside", "30 cm"], ["form.face", "5 cm"]]
     expect(metric["bounds"].map(&:abs)).to all(be_within(0.5).of(15.3))
     expect(metric["form"]["outside"]).to match(/A15\.0 15\.0/)
     expect(metric["form"]["crossbars"].size).to eq 8

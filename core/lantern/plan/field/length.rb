@@ -9,15 +9,18 @@ module Lantern
         MOST = 16_000
 
         # @param zero [Boolean] whether nothing at all is allowed
+        # @param signed [Boolean] whether it may lie the other way
         # @param most [Numeric] the largest allowed, in inches
-        def initialize(name, zero: false, most: MOST, **rest)
+        def initialize(name, zero: false, signed: false, most: MOST, **rest)
           super(name, **rest)
           @zero = zero
+          @signed = signed
           @most = most
         end
 
         # @return [Rational, nil] inches
         def read(value, at, reading)
+          return read_signed(value, at, reading) if @signed && other_way?(value)
           inches = Measure::Length.read(value, units: reading.units)
           return reading.refuse(at, "#{label} must not be negative; #{reading.quote(value)} is.") if inches.negative?
           return reading.refuse(at, "#{label} must be more than nothing.") if inches.zero? && !@zero
@@ -31,7 +34,14 @@ module Lantern
 
         private
 
-        def limits = {"zero" => @zero, "most" => @most}
+        def other_way?(value) = value.is_a?(String) ? value.match?(/\A\s*[-−]/) : value.is_a?(Numeric) && value.negative?
+
+        def read_signed(value, at, reading)
+          inches = read(value.is_a?(String) ? value.sub(/[-−]/, "") : -value, at, reading)
+          inches && reading.understood(at, -inches)
+        end
+
+        def limits = {"zero" => @zero, "most" => @most, "signed" => (true if @signed)}.compact
 
         def declared_default = default&.to_f
       end
