@@ -13,6 +13,7 @@ gem "puma", "~> 8.0"
 gem "sequel", "~> 5.110"
 gem "trilogy", "~> 2.13"
 gem "committee", "~> 5.6"
+gem "rexml", "~> 3.4"
 
 group :test do
   gem "rspec", "~> 3.13"

@@ -6,6 +6,8 @@ require "sinatra/base"
 require_relative "../core/lantern"
 require_relative "json_body"
 require_relative "store"
+require_relative "svg/reader"
+require_relative "svg/true_size"
 
 module Server
   # The API and the screens. It stores and it answers; everything about wreaths is asked of the core.
@@ -53,6 +55,32 @@ module Server
 
     post("/api/units") { JSON.generate(Lantern::Plan::Units.change(sent["plan"], to: sent["to"])) }
 
+    post("/api/outlines") { JSON.generate("outlines" => Svg::Reader.read(sent["svg"])) }
+
+    post "/api/form.svg" do
+      content_type "image/svg+xml"
+      Svg::TrueSize.write(Lantern.work(sent))
+    end
+
+    get "/api/wreaths/:id/form.svg" do
+      wreath = store.wreaths.find(id)
+      attachment "form-#{id}.svg"
+      content_type "image/svg+xml"
+      Svg::TrueSize.write(Lantern.work(wreath["plan"]))
+    end
+
+    get("/api/forms") { JSON.generate("forms" => store.forms.all) }
+
+    post "/api/forms" do
+      status 201
+      JSON.generate(store.forms.add(sent["name"], sent["form"], sent["units"]))
+    end
+
+    delete "/api/forms/:id" do
+      store.forms.delete(id, params["version"].to_i)
+      JSON.generate("ok" => true)
+    end
+
     get("/api/wreaths") { JSON.generate("wreaths" => store.wreaths.all) }
 
     post "/api/wreaths" do
@@ -94,7 +122,7 @@ module Server
 
     error(Store::Missing) { answer 404, [problem("", "There is nothing here; it may have been deleted.")] }
 
-    error(Store::Taken) { answer 422, [problem("id", "Another material in the stash has this id.")] }
+    error(Store::Taken) { answer 422, [problem("id", "Something else has this name already.")] }
 
     error(Store::Away) { answer 503, [problem("", "The database does not answer. What is on this screen is kept; try again in a moment.")] }
 

@@ -16,9 +16,9 @@ module Server
 
     def call(env)
       return @app.call(env) unless %w[POST PUT PATCH].include?(env["REQUEST_METHOD"])
-      return refuse(413, "This is more than a million bytes; a plan is a few thousand. Nothing was changed.") if env["CONTENT_LENGTH"].to_i > MOST_BYTES
+      return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.") if env["CONTENT_LENGTH"].to_i > MOST_BYTES
       text = (env["rack.input"].read(MOST_BYTES + 1) || "").dup
-      return refuse(413, "This is more than a million bytes; a plan is a few thousand. Nothing was changed.") if text.bytesize > MOST_BYTES
+      return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.") if text.bytesize > MOST_BYTES
       env["lantern.json"] = JSON.parse(text.force_encoding("UTF-8"), max_nesting: MOST_NESTING)
       env["rack.input"] = StringIO.new(text)
       @app.call(env)

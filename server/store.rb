@@ -23,12 +23,12 @@ module Server
     # Raised when there is no such row (any more).
     Missing = Class.new(StandardError)
 
-    # Raised when a material's id is taken.
+    # Raised when a material's id or a form's name is taken.
     Taken = Class.new(StandardError)
 
     MIGRATIONS = File.join(__dir__, "migrations")
 
-    attr_reader :wreaths, :materials
+    attr_reader :wreaths, :materials, :forms
 
     # @param database [Sequel::Database]
     def initialize(database)
@@ -37,6 +37,7 @@ module Server
       Sequel::Migrator.run(database, MIGRATIONS)
       @materials = Materials.new(database)
       @wreaths = Wreaths.new(database, @materials)
+      @forms = Forms.new(database)
     end
 
     # Runs the block; when the database is gone, lets go of every connection to it, so that the next
@@ -125,6 +126,25 @@ module Server
         name = plan["name"].is_a?(String) ? plan["name"].strip[0, 200] : ""
         name.empty? ? "Untitled wreath" : name
       end
+    end
+
+    # The maker's own forms, measured once and kept under a name.
+    class Forms < Shelf
+      def all = rows.order(:name).map { show(_1) }
+
+      # @raise [Taken, Lantern::Plan::Refused] when it is no form that can be
+      def add(name, form, units)
+        Lantern.work("format" => Lantern::Plan::Document::FORMAT, "version" => 1, "units" => units, "form" => form)
+        insert(name: name.strip[0, 120], units:, document: JSON.generate(form))
+      rescue Sequel::UniqueConstraintViolation
+        raise Taken
+      end
+
+      private
+
+      def table = :forms
+
+      def show(row) = stamps(row).merge("name" => row[:name], "units" => row[:units], "form" => JSON.parse(row[:document]))
     end
 
     # The stash: what the maker owns or buys.

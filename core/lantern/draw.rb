@@ -11,6 +11,7 @@ module Lantern
         lies = layers.flat_map(&:lies)
         {
           "bounds" => bounds(form, lies, scale),
+          "outline_bounds" => bounds(form, [], scale),
           "form" => Outline.form(form, scale),
           "section" => Outline.section(form, lies, scale),
           "layers" => lies.map { _1.to_h(scale) },
@@ -35,10 +36,7 @@ module Lantern
          "says" => Measure::Length.text(dimension[:length], units: plan.units), "inset" => dimension[:inset] || false, "across" => dimension[:across] || false, "follows" => dimension[:follows] || false}
       end
 
-      def edges(path, beyond)
-        xs, ys = path.trace(0.0).transpose
-        [xs.min - beyond, ys.min - beyond, xs.max + beyond, ys.max + beyond]
-      end
+      def edges(path, beyond) = path.box.zip([-beyond, -beyond, beyond, beyond]).map(&:sum)
     end
   end
 end

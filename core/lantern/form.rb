@@ -3,6 +3,9 @@
 module Lantern
   # Forms and their measures: from what a tape says to a {Form::Band}.
   module Form
+    # The order in which shapes are offered; any other comes after these.
+    FAMILIAR = %i[ring oval heart clover gourd star cross egg lens cane arc outline composite].freeze
+
     @shapes = {}
 
     class << self
@@ -10,8 +13,8 @@ module Lantern
       attr_reader :shapes
 
       # @param plan [Plan::Document]
-      # @return [Band]
-      def measure(plan) = measure_sizes(plan.form)
+      # @return [Band] as it was measured when the plan was read: sizes that cannot be are no plan
+      def measure(plan) = plan.band
 
       # @param sizes [Hash] a form as {Reader} reads it
       # @return [Band]
@@ -32,7 +35,7 @@ module Lantern
       def declare
         {
           "bases" => Base::TITLES.map { |name, title| {"name" => name.to_s, "title" => title, "fields" => Base::FIELDS[name].map(&:declare)} },
-          "shapes" => shapes.map { |name, shape| declare_shape(name, shape) },
+          "shapes" => shapes.sort_by { |name, _| FAMILIAR.index(name) || FAMILIAR.size }.map { |name, shape| declare_shape(name, shape) },
           "measured" => Reader::MEASURED.map(&:declare), "shelf" => Shelf.declare
         }
       end

@@ -21,6 +21,12 @@ RSpec.describe "bin/lantern" do
     expect(JSON.parse(out)["form"]["face"]).to eq 3
   end
 
+  it "prints a plan's form as SVG at its true size" do
+    out, _, status = run("svg", "-", input: JSON.generate(plan))
+    expect(status.exitstatus).to eq 0
+    expect(out).to match(/<svg [^>]*width="14.5in"/)
+  end
+
   it "prints problems on standard error, and nothing else, with status 2" do
     {JSON.generate(plan(form: {"inside" => 15})) => "form.inside", "{" => "", "[1]" => ""}.each do |input, place|
       out, err, status = run("work", "-", input:)

@@ -44,74 +44,46 @@ module Lantern
       # The line beside a path, strand after strand, as SVG path data.
       def line(path, across, scale) = path.strands.map { strand(_1, across, scale) }.join
 
-      # One line beside one strand of a path. At a corner the wide side goes round on an arc, and
-      # the tight side of two straight pieces ends where its lines meet.
+      # One line beside one strand of a path. At a corner the wide side goes round on an arc, and the
+      # tight side ends where its lines meet.
       def strand(path, across, scale)
-        return straight_outline(path, across, scale) if across.nonzero? && path.closed? && path.pieces.none?(Arc)
-        start = path.beside(0, across)
-        before = path.closed? ? path.pieces.last : nil
-        steps = path.pieces.flat_map do |piece|
-          joint = before ? corner(before, piece, across, scale) : []
-          before = piece
-          joint + (piece.is_a?(Arc) ? arc(piece, across, scale) : straight(piece, across, scale))
+        parts = path.parallel(across)
+        parts = path.pieces.map { [_1, 0.0, _1.length] } if parts.empty?
+        x, y = start(path, parts, across)
+        drawn = "M#{scale.text(x, y)}"
+        parts.each do |piece, from, to|
+          begins = piece.beside(from, across)
+          drawn << corner(begins, piece, from, across, [x, y], scale) if (begins[0] - x).abs + (begins[1] - y).abs > 1e-4
+          x, y = piece.beside(to, across)
+          drawn << (piece.is_a?(Arc) ? arc(piece, from, to, across, scale) : "L#{scale.text(x, y)}")
         end
-        start = path.pieces.last.beside(path.pieces.last.length, across) if path.closed?
-        "M#{scale.points([start]).join(" ")}#{steps.join}#{"Z" if path.closed?}"
+        path.closed? ? drawn << "Z" : drawn
       end
 
-      # The same for a path of straight pieces alone.
-      def straight_outline(path, across, scale)
-        steps = [path.pieces.last, *path.pieces].each_cons(2).map do |before, after|
-          from, to = before.beside(before.length, across), after.beside(0, across)
-          meeting = meeting_point(before, after, from, to, across)
-          next "L#{scale.points([meeting]).join(" ")}" if meeting
-          "L#{scale.points([from]).join(" ")}#{corner(before, after, across, scale).join}"
-        end
-        "#{steps.join.sub("L", "M")}Z"
-      end
-
-      # Where two edge lines meet on the tight side of their corner; nil on the wide side.
-      def meeting_point(before, after, from, to, across)
-        (ax, ay), (bx, by) = before.direction(0), after.direction(0)
-        return if turn(before, after) * across >= 0
-        along = ((to[0] - from[0]) * by - (to[1] - from[1]) * bx) / turn(before, after)
-        [from[0] + ax * along, from[1] + ay * along]
+      # A closed line begins where it ends, so that its last corner is drawn first.
+      def start(path, parts, across)
+        piece, from, to = path.closed? ? parts.last : parts.first
+        piece.beside(path.closed? ? to : from, across)
       end
 
       Arc = Form::Arc
 
       # From the end of one piece's edge to the beginning of the next, where they part at a corner: on
-      # an arc on the wide side, straight on the tight one.
-      def corner(before, after, across, scale)
-        from, to = before.beside(before.length, across), after.beside(0, across)
-        return [] if Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-4
-        there = scale.points([to]).join(" ")
-        return ["L#{there}"] unless turn(before, after) * across > 0
+      # an arc about the corner on the wide side, straight on the tight one.
+      def corner(begins, piece, from, across, ended, scale)
+        there = scale.text(*begins)
+        dx, dy = piece.direction(from)
+        wide = ((begins[0] - ended[0]) * dx + (begins[1] - ended[1]) * dy) > 0 && (Math.hypot(*piece.at(from).zip(ended).map { |a, b| a - b }) - across.abs).abs < 1e-6
+        return "L#{there}" unless wide
         radius = scale.number(across.abs)
-        ["A#{radius} #{radius} 0 0 #{across.positive? ? 1 : 0} #{there}"]
-      end
-
-      # The sine of the turn from one piece to the next, positive where the outside is the wide side.
-      def turn(before, after)
-        (ax, ay), (bx, by) = before.direction(before.length), after.direction(0)
-        ax * by - ay * bx
+        "A#{radius} #{radius} 0 0 #{across.positive? ? 1 : 0} #{there}"
       end
 
       # An arc of half a circle or more is drawn in parts: one arc of path data cannot go all round.
-      def arc(piece, across, scale)
-        side = piece.sweep.positive? ? 1 : -1
-        radius = piece.radius + side * across
-        parts = (piece.sweep.abs / 2.5).ceil
-        (1..parts).map do |i|
-          angle = piece.start + piece.sweep * i / parts
-          to = [piece.centre[0] + radius * Math.cos(angle), piece.centre[1] + radius * Math.sin(angle)]
-          "A#{scale.number(radius)} #{scale.number(radius)} 0 0 #{(side > 0) ? 1 : 0} #{scale.points([to]).join(" ")}"
-        end
-      end
-
-      def straight(piece, across, scale)
-        dx, dy = piece.direction(0)
-        ["L#{scale.points([[piece.to[0] + dy * across, piece.to[1] - dx * across]]).join(" ")}"]
+      def arc(piece, from, to, across, scale)
+        radius = scale.number((piece.radius + (piece.sweep.positive? ? across : -across)).abs)
+        parts = ((to - from) / piece.radius / 2.5).ceil
+        (1..parts).map { |i| "A#{radius} #{radius} 0 0 #{piece.sweep.positive? ? 1 : 0} #{scale.text(*piece.beside(from + (to - from) * i / parts, across))}" }.join
       end
 
       def crossbars(form, scale)
@@ -132,7 +104,7 @@ module Lantern
         [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :part, :strand, :straight_outline, :meeting_point, :corner, :turn, :arc, :straight, :crossbars, :hull, :bounds
+      private_class_method :part, :strand, :start, :corner, :arc, :crossbars, :hull, :bounds
     end
   end
 end

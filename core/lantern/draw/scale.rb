@@ -12,6 +12,9 @@ module Lantern
 
       def point(point) = point.map { number(_1) }
 
+      # @return [String] a point as path data has it
+      def text(x, y) = "#{(x * @factor).round(3)} #{(y * @factor).round(3)}"
+
       # @return [Array<Float>] x, y, x, y and so on
       def points(points)
         flat = []

@@ -32,6 +32,14 @@ module Lantern
         [-Math.sin(angle) * @side, Math.cos(angle) * @side]
       end
 
+      # Its ends, and where it is farthest left, right, up or down on the way.
+      # @return [Array<(Float, Float)>]
+      def extremes
+        quarter = Math::PI / 2
+        from, to = [@start, @start + @sweep].minmax
+        ((from / quarter).ceil..(to / quarter).floor).first(4).map { |i| [@centre[0] + @radius * Math.cos(i * quarter), @centre[1] + @radius * Math.sin(i * quarter)] } << at(0) << at(@length)
+      end
+
       # The part of it from one distance to another.
       def stretch(from, to) = Arc.new(centre:, radius:, start: @start + @side * from / @radius, sweep: @side * (to - from) / @radius)
 

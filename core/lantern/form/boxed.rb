@@ -49,10 +49,9 @@ module Lantern
       # Left, right, top and bottom over all. Corners are rounded half a face out; an open end is cut square.
       def reach
         half = face / 2
-        points = path.closed? ? path.trace(0.0, step: path.length / 720) : path.trace(half) + path.trace(-half)
-        out = path.closed? ? half : 0
-        xs, ys = points.transpose
-        [xs.min - out, xs.max + out, ys.min - out, ys.max + out]
+        return path.box.zip([-half, -half, half, half]).map(&:sum).values_at(0, 2, 1, 3) if path.closed?
+        xs, ys = (path.trace(half) + path.trace(-half)).transpose
+        [*xs.minmax, *ys.minmax]
       end
 
       # The face, where the tape is laid across the band: a quarter of the way round.

@@ -15,8 +15,8 @@ module Lantern
       LEAF = {3 => 1.0, 4 => 0.82}.freeze
 
       def trace(width, _height)
-        xs = unit.trace(0.0, step: unit.length / 720).map(&:first)
-        unit.scaled(width / (xs.max - xs.min))
+        left, _, right, _ = unit.box
+        unit.scaled(width / (right - left))
       end
 
       def parts

@@ -11,14 +11,19 @@ module Lantern
       def find(corners)
         sides = corners.each_index.map { |i| [corners[i], corners[(i + 1) % corners.size]] }
         boxes = sides.map { |a, b| [a[0], b[0]].minmax + [a[1], b[1]].minmax }
-        sides.each_index do |i|
-          (i + 1...sides.size).each do |j|
-            next if j == i + 1 || (i.zero? && j == sides.size - 1) || apart?(boxes[i], boxes[j])
-            return [i, j] if cross?(*sides[i], *sides[j])
+        from_left = sides.each_index.sort_by { boxes[_1][0] }
+        from_left.each_with_index do |i, place|
+          (place + 1...from_left.size).each do |other|
+            j = from_left[other]
+            break if boxes[j][0] > boxes[i][1]
+            next if apart?(boxes[i], boxes[j]) || neighbours?(i, j, sides.size)
+            return [i, j].minmax if cross?(*sides[i], *sides[j])
           end
         end
         nil
       end
+
+      def neighbours?(i, j, count) = (i - j).abs.then { _1 == 1 || _1 == count - 1 }
 
       # Where two stretches cross.
       # @return [(Float, Float), nil]
@@ -29,14 +34,14 @@ module Lantern
         [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share]
       end
 
-      def apart?(a, b) = a[1] < b[0] || b[1] < a[0] || a[3] < b[2] || b[3] < a[2]
+      def apart?(a, b) = a[3] < b[2] || b[3] < a[2]
 
       # Two stretches cross or touch when the ends of each lie on different sides of the other.
       def cross?(a, b, c, d) = side(a, b, c) * side(a, b, d) <= 0 && side(c, d, a) * side(c, d, b) <= 0
 
       def side(a, b, p) = (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])
 
-      private_class_method :apart?, :cross?, :side
+      private_class_method :neighbours?, :apart?, :cross?, :side
     end
   end
 end

@@ -12,7 +12,7 @@ module Lantern
       size :stem_thickness, label: "Stem, how thick", default_says: "a tenth of the width"
 
       # How deep the dips are, as a share of the height's half, and how far they reach (from memory).
-      DIP = 0.2
+      DIP = 0.3
       REACH = 6
       # Arcs to the whole; to a rib a quarter as many.
       ARCS = 48
@@ -53,10 +53,7 @@ module Lantern
       end
 
       # The middle's own box, as a string may have sized it.
-      def scaled_box
-        xs, ys = path.trace(0.0, step: path.length / 720).transpose
-        [xs.max - xs.min, ys.max - ys.min]
-      end
+      def scaled_box = path.box.then { |left, top, right, bottom| [right - left, bottom - top] }
     end
   end
 end

@@ -25,6 +25,9 @@ module Lantern
 
       def curvature = 0.0
 
+      # @return [Array<(Float, Float)>] its ends
+      def extremes = [@from, @to]
+
       # The part of it from one distance to another.
       def stretch(from, to) = Line.new(from: at(from), to: at(to))
 

@@ -88,10 +88,27 @@ module Lantern
       # longer side.
       # @return [Array<Float>]
       def corners
-        @corners ||= begin
-          pairs = pieces.each_cons(2).to_a
-          pairs << [pieces.last, pieces.first] if closed? && pieces.size > 1
-          pairs.map { |before, after| turn(before.direction(before.length), after.direction(0)) }.reject { _1.abs < 1e-9 }
+        @corners ||= joints.map(&:last).reject { _1.abs < 1e-9 }
+      end
+
+      # The line beside the path, piece by piece, cut short where its pieces meet on the tight side of
+      # a corner.
+      # @return [Array<(Line or Arc, Float, Float)>] each piece, and from where to where it goes
+      def parallel(across)
+        meetings = joints.map { |before, after, bend| meeting(before, after, bend, across) if bend * across < -1e-9 && bend.abs < 3.1 }
+        meetings << nil unless closed?
+        pieces.each_with_index.filter_map do |piece, i|
+          from = meetings[i - 1]&.last || 0.0
+          to = piece.length - (meetings[i]&.first || 0.0)
+          [piece, from, to] if to > from
+        end
+      end
+
+      # @return [Array<Float>] left, top, right and bottom of the path itself
+      def box
+        @box ||= begin
+          xs, ys = pieces.flat_map(&:extremes).transpose
+          [xs.min, ys.min, xs.max, ys.max].freeze
         end
       end
 
@@ -111,6 +128,34 @@ module Lantern
         index = (@starts.bsearch_index { _1 > distance } || @starts.size) - 1
         index = index.clamp(0, pieces.size - 1)
         yield pieces[index], distance - @starts[index]
+      end
+
+      # Every piece with the one after it, and how far the path turns from the one to the other.
+      def joints
+        @joints ||= begin
+          pairs = pieces.each_cons(2).to_a
+          pairs << [pieces.last, pieces.first] if closed?
+          pairs.map { |before, after| [before, after, turn(before.direction(before.length), after.direction(0))] }
+        end
+      end
+
+      # How far before and after a joint the lines beside its pieces meet, on the tight side: where
+      # straight lines would, and from there by Newton's method.
+      def meeting(before, after, bend, across)
+        back = ahead = across.abs * Math.tan(bend.abs / 2)
+        20.times do
+          return if back > before.length || ahead > after.length
+          (fx, fy), (gx, gy) = before.beside(before.length - back, across), after.beside(ahead, across)
+          dx, dy = gx - fx, gy - fy
+          return [back, ahead] if dx.abs + dy.abs < 1e-9 && back >= 0 && ahead >= 0
+          (ax, ay), (bx, by) = before.direction(before.length - back), after.direction(ahead)
+          along, beyond = 1 + before.curvature * across, 1 + after.curvature * across
+          spread = ax * by - ay * bx
+          return if spread.abs < 1e-12 || along.abs < 1e-9 || beyond.abs < 1e-9
+          back -= (dx * by - dy * bx) / spread / along
+          ahead += (dx * ay - dy * ax) / spread / beyond
+        end
+        nil
       end
 
       def turn(from, to) = Math.atan2(from[0] * to[1] - from[1] * to[0], from[0] * to[0] + from[1] * to[1])

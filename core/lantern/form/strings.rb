@@ -13,6 +13,7 @@ module Lantern
 
       # @return [Array<Plan::Finding>] one for every string that disagrees with the sizes
       def findings(sizes, measured, section, units)
+        return [] if measured.empty?
         text = ->(inches) { Measure::Length.text(inches, units:) }
         by_sizes = runs_by_sizes(sizes).merge(girth: section.girth)
         measured.filter_map do |name, string|

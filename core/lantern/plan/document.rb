@@ -8,8 +8,8 @@ module Lantern
     #   Plan::Document.read(JSON.parse(text))
     #
     # The smallest mark is what cut lengths are rounded up to: 1/8 in or 5 mm unless the plan says
-    # otherwise; `lengths` are all those that were written in the document, by their place. A left-over shorter than the smallest remnant counts as a scrap.
-    Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers, :lengths) do
+    # otherwise; `lengths` are all those that were written in the document, by their place; `band` is the form, measured. A left-over shorter than the smallest remnant counts as a scrap.
+    Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers, :lengths, :band) do
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end
@@ -60,10 +60,10 @@ module Lantern
 
         def read_whole(read, reading)
           refuse_repeated_ids(read, reading)
-          reading.collect { Form.measure_sizes(read[:form]) } if read[:form] && reading.problems.none? { _1.at.start_with?("form") }
+          band = reading.collect { Form.measure_sizes(read[:form]) } if read[:form] && reading.problems.none? { _1.at.start_with?("form") }
           raise Refused.new(reading.problems) if reading.problems.any?
           units = read[:units].to_s
-          new(**read.slice(*members), units:, lengths: reading.lengths, smallest_mark: read[:smallest_mark] || MARKS[units],
+          new(**read.slice(*members), units:, band:, lengths: reading.lengths, smallest_mark: read[:smallest_mark] || MARKS[units],
             smallest_remnant: read[:smallest_remnant] || REMNANTS[units])
         end
 

@@ -40,9 +40,17 @@ module Lantern
 
       def form_working
         figures = @form.figures
-        {"Along the middle" => :run, "Along the inside edge" => :inside_run, "Along the outside edge" => :outside_run, "Across the band" => :face, "Once round the band" => :girth}
-          .map { |says, name| {"says" => says, "sum" => "", "answer" => text(figures[name])} }
+        lengths = {"Along the middle" => :run, "Along the inside edge" => :inside_run, "Along the outside edge" => :outside_run, "Across the band" => :face, "Once round the band" => :girth}
+        wide = @form.closed? && @form.wide_run - @form.outside_run < 1e-6
+        lengths["Along whichever edge is the longer"] = :wide_run unless wide
+        lengths["Along whichever edge is the shorter"] = :crowded_run unless wide
+        [*lengths.map { |says, name| {"says" => says, "sum" => "", "answer" => text(figures[name])} },
+          *@form.ribs.each_with_index.map { |rib, i| {"says" => "Rib #{i + 1}", "sum" => "", "answer" => text(rib.length)} },
+          *[@form.stem].compact.map { |stem| {"says" => "Stem", "sum" => "#{text(stem.diameter)} thick", "answer" => text(stem.length)} },
+          {"says" => "To cover, all round", "sum" => "#{text(figures[:girth])} × #{text(figures[:run])}", "answer" => area_text(figures[:area])}]
       end
+
+      def area_text(square_inches) = "#{area(square_inches).round((@plan.units == "in") ? 1 : 0).to_s.delete_suffix(".0")} sq #{@plan.units}"
 
       def layer(covering)
         figures = covering.figures.to_h { |name, number| [name.to_s, figure(name, number)] }

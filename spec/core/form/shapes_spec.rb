@@ -50,6 +50,22 @@ RSpec.describe "The shapes" do
     end
   end
 
+  # The parallel line, ended where its pieces meet at notches, is GEOS's own edge all the way round.
+  it "draw their edges as GEOS has them, notches trimmed" do
+    %i[heart clover star cross lens outline gourd].each do |shape|
+      form = band(shape)
+      [form.half_face, -form.half_face].each do |across|
+        edge = geos(form.path).buffer(across, quad_segs: 90).exterior_ring
+        form.path.parallel(across).each do |piece, from, to|
+          (1..9).each do |i|
+            x, y = piece.beside(from + (to - from) * i / 10, across)
+            expect(edge.distance(Geos::WktReader.new.read("POINT(#{x} #{y})"))).to be < 0.01, "#{shape}, #{across}: #{x} #{y}"
+          end
+        end
+      end
+    end
+  end
+
   # The band between both edges, cut open, is as wide as the face and as long as the run, wherever it
   # bends smoothly: GEOS measures its area.
   it "hold an area of face times run between their edges (Pappus in the plane)" do

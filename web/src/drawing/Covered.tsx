@@ -37,6 +37,20 @@ export function Covered({ drawing, materials, side, pointed }: Props) {
 }
 
 function FormLines({ form }: { form: Drawing["form"] }) {
+  const thin = form.base === "wire" ? form.rail_width : form.face * 0.04
+  return (
+    <>
+      <g fill="none" stroke="var(--wire)" strokeLinecap="round">
+        {form.parts.filter((part) => part.kind === "rib").map((part) => <path key={part.line} d={part.line} strokeWidth={thin} />)}
+        {form.parts.filter((part) => part.kind === "stem").map((part) => <path key={part.line} d={part.line} strokeWidth={part.width} strokeLinecap="butt" />)}
+        {form.parts.filter((part) => part.kind === "stem").map((part) => <path key={`core ${part.line}`} d={part.line} stroke="var(--core)" strokeWidth={(part.width ?? 0) - 2 * thin} strokeLinecap="butt" />)}
+      </g>
+      <BandLines form={form} />
+    </>
+  )
+}
+
+function BandLines({ form }: { form: Drawing["form"] }) {
   if (form.base === "wire") {
     return (
       <g fill="none" stroke="var(--wire)" strokeWidth={form.rail_width} strokeLinecap="round">

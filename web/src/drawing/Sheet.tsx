@@ -1,16 +1,34 @@
-import { useState } from "react"
+import { useRef, useState } from "react"
 import type { Material, WorkedPlan } from "../api/client"
 import { Covered } from "./Covered"
 import { CutThrough } from "./CutThrough"
 import { Dimensions, Gaps } from "./Dimensions"
+import { SizeField } from "./SizeField"
+import { TapeLaid } from "./TapeLaid"
 import { fractionGlyphs } from "./fractions"
 import { colourOf } from "./Textures"
 
 type View = "front" | "back" | "cut"
 const views: { view: View; says: string }[] = [{ view: "front", says: "Front" }, { view: "back", says: "Back" }, { view: "cut", says: "Cut through" }]
 
+/** What can be sized on the drawing itself. */
+export interface Sizing {
+  /** The size or string that the maker is at. */
+  measuring?: string
+  /** What each size is called, by its place; only these can be typed. */
+  labels: Record<string, string>
+  problem: (about: string) => string | undefined
+  onSize: (about: string, text: string) => void
+}
+
 /** The drawing on its own paper: to scale, live, with its dimension lines and the gaps that show. */
-export function Sheet({ worked, materials }: { worked: WorkedPlan; materials: Material[] }) {
+export function Sheet({ worked, materials, sizing }: { worked: WorkedPlan; materials: Material[]; sizing?: Sizing }) {
+  const paper = useRef<HTMLDivElement>(null)
+  const [typing, setTyping] = useState<{ about: string; left: number; top: number }>()
+  const type = (about: string, place: DOMRect) => {
+    const frame = paper.current!.getBoundingClientRect()
+    setTyping({ about, left: place.left + place.width / 2 - frame.left, top: place.top + place.height / 2 - frame.top })
+  }
   const [view, setView] = useState<View>("front")
   const [pointed, setPointed] = useState<number>()
   const { drawing } = worked
@@ -27,26 +45,33 @@ export function Sheet({ worked, materials }: { worked: WorkedPlan; materials: Ma
           ))}
         </div>
       </div>
-      <div className="relative min-h-0 flex-1 p-2">
+      <div ref={paper} className="relative min-h-0 flex-1 p-2">
         {view === "cut"
           ? <CutThrough drawing={drawing} girth={answer("Once round the band")} face={answer("Across the band")} />
-          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} />}
+          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} sizing={sizing} onType={type} />}
+        {sizing && typing && view !== "cut" && (
+          <SizeField key={typing.about} label={sizing.labels[typing.about] ?? ""} said={worked.lengths[typing.about] ?? ""} place={typing} problem={sizing.problem(typing.about)}
+            onSize={(text) => sizing.onSize(typing.about, text)} onDone={() => setTyping(undefined)} />
+        )}
         {view !== "cut" && <Legend worked={worked} materials={materials} onPoint={setPointed} />}
       </div>
     </section>
   )
 }
 
-function Plane({ worked, materials, side, pointed }: { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number }) {
+interface PlaneProps { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number; sizing?: Sizing; onType: (about: string, place: DOMRect) => void }
+
+function Plane({ worked, materials, side, pointed, sizing, onType }: PlaneProps) {
   const { drawing } = worked
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
   const letter = Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
   const box = [left - letter * 6.5, top - letter * 1.2, right - left + letter * 13, bottom - top + letter * 4.4]
   const says = `${worked.name}, seen from the ${side}: ${drawing.layers.map((lie) => `${lie.front.length} ${lie.what}`).join(", ") || "the bare form"}.`
   return (
-    <svg viewBox={box.join(" ")} className="h-full w-full" role="img" aria-label={says}>
+    <svg viewBox={box.join(" ")} className="h-full w-full" role={sizing ? "group" : "img"} aria-label={says}>
       <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} />
-      <Dimensions drawing={drawing} letter={letter} />
+      {sizing?.measuring && <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />}
+      <Dimensions drawing={drawing} letter={letter} sizing={sizing} onType={onType} mirrored={side === "back"} />
       <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />
     </svg>
   )

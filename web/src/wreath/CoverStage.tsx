@@ -62,7 +62,7 @@ function LayerControls({ plan, worked, problems, declarations, onChange, layer, 
     change(put(plan, place, { id: layer.id, method, material: kept?.id }))
   }
   const control = (field: Field, name = field.name) => (
-    <FieldControl key={`${layer.method}.${name}`} field={field} place={`${place}.${name}`} value={valueAt(plan, `${place}.${name}`)} understood={worked?.lengths[`${place}.${name}`]}
+    <FieldControl key={`${layer.method}.${name}`} field={field} place={`${place}.${name}`} value={valueAt(plan, `${place}.${name}`)} understood={problems.length > 0 ? undefined : worked?.lengths[`${place}.${name}`]}
       fallback={shown?.settings[name]} problem={problemAt(`${place}.${name}`)} onChange={(value) => onChange(put(plan, `${place}.${name}`, value))} />
   )
   return (

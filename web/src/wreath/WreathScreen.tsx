@@ -1,8 +1,8 @@
-import { useEffect, useRef } from "react"
+import { useEffect, useRef, useState } from "react"
 import { Link, useParams } from "react-router"
 import { answered, api, sent, type Declarations, type Plan, type Problem, type Units, type WorkedPlan } from "../api/client"
 import { useDeclarations, useWork } from "../api/queries"
-import { Sheet } from "../drawing/Sheet"
+import { Sheet, type Sizing } from "../drawing/Sheet"
 import { Dialog } from "../pieces/Dialog"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
@@ -11,6 +11,7 @@ import { Cord } from "./Cord"
 import { CoverStage } from "./CoverStage"
 import { CutStage } from "./CutStage"
 import { FormStage } from "./FormStage"
+import { put } from "./places"
 import { Tape } from "./Tape"
 import { useWreath, type Saving } from "./useWreath"
 
@@ -21,6 +22,9 @@ export interface StageProps {
   problems: Problem[]
   declarations: Declarations
   onChange: (plan: Plan) => void
+  /** Says which size or string the maker is at, so that the drawing can show where the tape goes. */
+  onMeasure: (place: string | undefined) => void
+  id: number
 }
 
 const stageScreens: Record<string, (props: StageProps) => React.ReactNode> = { form: FormStage, cover: CoverStage, cut: CutStage, buy: BuyStage }
@@ -36,6 +40,7 @@ export function WreathScreen() {
   const lastGood = useRef<WorkedPlan>(undefined)
   if (work?.worked) lastGood.current = work.worked
   const { plan, change, undo } = wreath
+  const [measuring, setMeasuring] = useState<string>()
 
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
@@ -55,6 +60,12 @@ export function WreathScreen() {
   const problems = work?.problems ?? []
   const Stage = stageScreens[stage] ?? CoverStage
   const changeUnits = async (units: Units) => change(answered(await api.POST("/units", { body: { plan: sent(plan), to: units } })))
+  const shape = declarations.forms.shapes.find((each) => each.name === plan.form.shape)
+  const sizing: Sizing = {
+    measuring, labels: Object.fromEntries(shape?.fields.map((field) => [`form.${field.name}`, field.label]) ?? []),
+    problem: (about) => problems.find((problem) => problem.at === about)?.says,
+    onSize: (about, text) => change(put(plan, about, /^\d+(\.\d+)?$/.test(text.trim()) ? Number(text) : text.trim() === "" ? undefined : text)),
+  }
   const loose = problems.filter((problem) => !/^(form|layers)\./.test(problem.at))
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
@@ -73,11 +84,11 @@ export function WreathScreen() {
         </div>
         <Cord current={stage} settled={problems.length > 0 ? undefined : worked?.stages} />
         <div className="grid min-h-0 flex-1 gap-6 px-4 pb-3 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
-          {worked ? <Sheet worked={worked} materials={plan.materials ?? []} /> : <div className="rounded border border-base-300 bg-base-200 p-6 text-quiet">The drawing comes when the sizes can be.</div>}
+          {worked ? <Sheet worked={worked} materials={plan.materials ?? []} sizing={stage === "form" ? sizing : undefined} /> : <div className="rounded border border-base-300 bg-base-200 p-6 text-quiet">The drawing comes when the sizes can be.</div>}
           <div className="min-h-0 lg:overflow-y-auto lg:pr-2" tabIndex={0} role="region" aria-label="Stage">
             {loose.length > 0 && <ul className="border-l-4 border-error pl-3">{loose.map((problem) => <li key={problem.at + problem.says} className="font-semibold text-error"><Prose>{problem.says}</Prose></li>)}</ul>}
             {problems.length > 0 && worked && <p className="text-sm text-quiet">The drawing and the tape show the last plan that could be worked.</p>}
-            <Stage plan={plan} worked={worked} problems={problems} declarations={declarations} onChange={change} />
+            <Stage plan={plan} worked={worked} problems={problems} declarations={declarations} onChange={change} onMeasure={setMeasuring} id={Number(id)} />
           </div>
         </div>
         </main>
