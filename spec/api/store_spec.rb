@@ -99,7 +99,7 @@ RSpec.describe "What is kept", :api, :store do
       ask(:put, "/materials/#{stashed["id"]}", {version: 1, units: "in", material: rope(name: "Other")})
       ask(:put, "/materials/#{stashed["id"]}", {version: 1, units: "in", material: rope(name: "Late")})
       expect(status).to eq 409
-      expect(ask(:post, "/materials", {units: "in", material: rope})["problems"][0]["says"]).to match(/has this id/)
+      expect(ask(:post, "/materials", {units: "in", material: rope})["problems"][0]["says"]).to match(/has this name already/)
       expect(status).to eq 422
     end
   end
