@@ -33,6 +33,18 @@ module Lantern
       bench: Bench.work(plan, form, layers, stock), drawing: Draw.work(plan, form, layers)).to_h
   end
 
+  # Looks at a plan's drawing place by place: how much of the form is covered, and where it shows.
+  #
+  # @param document [Hash] a plan document
+  # @return [Hash] shares, and the bare places of the front in the plan's units
+  # @raise [Plan::Refused]
+  def self.bare(document)
+    plan = Plan::Document.read(document)
+    bare = Draw::Bare.new(plan.band, Cover.work(plan, plan.band))
+    scale = Draw::Scale.new(plan.units)
+    {"front" => bare.front.round(4), "back" => bare.back.round(4), **bare.thirds.to_h { |third, share| [third.to_s, share.round(4)] }, "patches" => bare.patches.map { scale.point(_1) }}
+  end
+
   # Every covering and shape announces itself when its file is loaded, so all are loaded at once.
   LOADER.eager_load
 end

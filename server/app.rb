@@ -55,6 +55,14 @@ module Server
 
     post("/api/units") { JSON.generate(Lantern::Plan::Units.change(sent["plan"], to: sent["to"])) }
 
+    post "/api/coverings" do
+      JSON.generate("coverings" => Lantern::Cover::Comparison.new(with_stash(sent)).to_a)
+    end
+
+    post("/api/backwards") { JSON.generate("answers" => Lantern::Cover::Backwards.new(sent["plan"], layer: sent["layer"], budget:).to_a) }
+
+    post("/api/bare") { JSON.generate(Lantern.bare(sent)) }
+
     post("/api/outlines") { JSON.generate("outlines" => Svg::Reader.read(sent["svg"])) }
 
     post "/api/form.svg" do
@@ -143,6 +151,23 @@ module Server
     def store = settings.store
 
     def sent = env["lantern.json"]
+
+    # A plan with everything in the stash added to its materials.
+    def with_stash(plan)
+      own = Array(plan["materials"])
+      ids = own.filter_map { _1["id"] if _1.is_a?(Hash) }
+      stash = store ? store.materials.all(plan["units"]).map { _1["material"] } : []
+      plan.merge("materials" => own + stash.reject { ids.include?(_1["id"]) })
+    end
+
+    # @raise [Lantern::Plan::Refused]
+    def budget
+      said = sent["budget"].to_s.strip
+      return if said.empty?
+      Lantern::Measure::Money.read(said)
+    rescue Lantern::Measure::Money::Unreadable
+      raise Lantern::Plan::Refused.at("budget", "A sum of money is a decimal such as 12.50.")
+    end
 
     def id = params["id"].to_i
 

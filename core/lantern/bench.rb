@@ -24,7 +24,7 @@ module Lantern
 
       # One step for all the pieces of all wreaths; runs are cut as they end.
       def cutting(stock)
-        pieces = stock.sum { |cutting| cutting.demand.pieces.sum(&:count) }
+        pieces = stock.reject { _1.material.counted? }.sum { |cutting| cutting.demand.pieces.sum(&:count) }
         return [] if pieces.zero?
         [Step.new(id: "cut", title: "Cut the pieces", says: "Cut one, use it as the measure for the rest.", count: pieces, unit: "pieces", minutes: 2 + pieces / 6.0)]
       end

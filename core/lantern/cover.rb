@@ -28,7 +28,9 @@ module Lantern
       def work(plan, form)
         problems = []
         layers = plan.layers.filter_map do |layer|
-          layer.covering.new(plan:, layer:, form:).tap(&:check).tap(&:settle)
+          covering = layer.covering.new(plan:, layer:, form:).tap(&:check).tap(&:settle)
+          form = form.grown(covering.thickness) if covering.thickness.positive?
+          covering
         rescue Plan::Refused => refused
           problems.concat(refused.problems)
           nil

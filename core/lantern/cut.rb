@@ -16,7 +16,10 @@ module Lantern
 
       private
 
-      def cutter(material) = material.sheets? ? Sheets : Rolls
+      def cutter(material)
+        return Counts if material.counted?
+        material.sheets? ? Sheets : Rolls
+      end
     end
   end
 end

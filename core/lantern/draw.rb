@@ -8,7 +8,7 @@ module Lantern
       # @return [Hash] ready for JSON
       def work(plan, form, layers)
         scale = Scale.new(plan.units)
-        lies = layers.flat_map(&:lies)
+        lies = layers.flat_map { |layer| layer.lies.map { |lie| raised(lie, layer.form, form) } }
         {
           "bounds" => bounds(form, lies, scale),
           "outline_bounds" => bounds(form, [], scale),
@@ -30,6 +30,9 @@ module Lantern
       end
 
       private
+
+      # What lies on top of another layer begins farther out than the bare form.
+      def raised(lie, on, form) = (on.face > form.face) ? lie.with(reach: lie.reach + (on.face - form.face) / 2) : lie
 
       def dimension(dimension, plan, scale)
         {"about" => dimension[:about], "from" => scale.point(dimension[:from]), "to" => scale.point(dimension[:to]),

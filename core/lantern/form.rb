@@ -27,7 +27,7 @@ module Lantern
         section = Base.section(sizes, face, units:)
         measured = shape.measured
         Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:, sections: sizes[:sections] || 1,
-          dimensions: shape.dimensions, parts: shape.parts, preparing: shape.preparing,
+          dimensions: shape.dimensions, parts: shape.parts, preparing: shape.preparing, ties: sizes[:ties],
           findings: [*Strings.findings(sizes, measured, section, units), *Corners.findings(shape.path, face, units), *shape.findings])
       end
 

@@ -6,8 +6,8 @@ RSpec.describe "The lists", :browser, :store do
   it "shows every wreath drawn, with what there is to pay" do
     load_demo
     visit "/"
-    expect(page).to have_css("h2", count: 12)
-    expect(page).to have_css("li svg[role=img]", count: 12, visible: :all)
+    expect(page).to have_css("h2", count: 24)
+    expect(page).to have_css("li svg[role=img]", count: 24, visible: :all)
     expect(page).to have_css("li", text: /Door 7, rope ring.*10\.50 to pay/m)
     expect(page).to have_css("li", text: /Door 18, rust stripes.*The stash is enough/m)
     expect(page).to be_axe_clean
@@ -91,7 +91,7 @@ RSpec.describe "The lists", :browser, :store do
     load_demo
     visit "/"
     page.execute_script("document.documentElement.dataset.theme = 'dusk'")
-    expect(page).to have_css("li svg[role=img]", count: 12, visible: :all)
+    expect(page).to have_css("li svg[role=img]", count: 24, visible: :all)
     expect(page).to be_axe_clean
   end
 end

@@ -20,6 +20,21 @@ module Saying
 
   def cloth(**more) = {"id" => "cloth", "kind" => "fabric", "name" => "Sailcloth", "offers" => [{"width" => 18, "length" => 36, "price" => "4.00"}], "on_hand" => []}.merge(more.transform_keys(&:to_s))
 
+  # One material of every kind that a covering is made of.
+  def stash
+    [rope(diameter: 0.25), ribbon(width: 1), cloth,
+      {"id" => "net", "kind" => "mesh", "name" => "Netting", "width" => 6, "offers" => [{"length" => 108, "price" => "3.00"}]},
+      {"id" => "moss", "kind" => "coat", "name" => "Moss", "offers" => [{"count" => 1, "price" => "3.40"}]},
+      {"id" => "blooms", "kind" => "piece", "name" => "Blooms", "offers" => [{"count" => 12, "price" => "4.80"}, {"count" => 30, "price" => "10.50"}], "on_hand" => [7]},
+      {"id" => "ties", "kind" => "tie", "name" => "Ties", "offers" => [{"count" => 50, "price" => "2.20"}]}]
+  end
+
+  # A layer of any covering, of whatever in {#stash} it takes.
+  def any_layer(covering, **more) = layer(covering.method_name.to_s, stash.find { covering.takes.include?(_1["kind"].to_sym) }["id"], **more)
+
+  # A form that has everything a covering may ask for: rails, ribs and a stem.
+  def gourd(**more) = {"base" => "wire", "shape" => "gourd", "width" => 16, "height" => 13, "face" => 1.5, "rails" => 3}.merge(more.transform_keys(&:to_s))
+
   def layer(method, material = nil, **more) = {"id" => "one", "method" => method, "material" => material}.compact.merge(more.transform_keys(&:to_s))
 
   def work(...) = Lantern.work(plan(...))

@@ -20,7 +20,7 @@ module RealStore
 
     def store = @store ||= Server::Store.new(database)
 
-    def empty = %i[wreaths materials settings].each { |table| database[table].delete }
+    def empty = (database.tables - [:schema_info]).each { |table| database[table].delete }
 
     def stop
       @database&.disconnect

@@ -30,8 +30,11 @@ module Lantern
 
       # What is left and worth keeping, at the same prices.
       def left
-        @left ||= money(cheapest_rate * cutting.remnants(@plan.smallest_remnant).sum.to_r)
+        @left ||= money(cheapest_rate * remnants.sum.to_r)
       end
+
+      # What is left and worth keeping; of what is counted, every one.
+      def remnants = cutting.remnants(material.counted? ? 1 : @plan.smallest_remnant)
 
       # The chance that what is in hand and bought is enough.
       def chance_enough

@@ -19,7 +19,8 @@ module Lantern
     # @abstract a subclass answers at least `needs`
     class Covering
       KINDS = {length: Plan::Field::Length, count: Plan::Field::Count, number: Plan::Field::Number,
-               choice: Plan::Field::Choice, list: Plan::Field::List, record: Plan::Field::Record}.freeze
+               choice: Plan::Field::Choice, switch: Plan::Field::Switch, list: Plan::Field::List, record: Plan::Field::Record,
+               reference: Plan::Field::Reference, area: Plan::Field::Area}.freeze
 
       # One way a covering's length is uncertain when nobody has measured it (from memory).
       FIRST_SPREAD = 0.06
@@ -42,23 +43,62 @@ module Lantern
         # Declares an option, and a method of that name that answers it.
         # @param kind [Symbol] one of {KINDS}
         def option(name, kind, **rest)
-          options << KINDS.fetch(kind).new(name, **rest)
+          own_options << KINDS.fetch(kind).new(name, **rest)
           said = Module.new { define_method(name) { @layer.options[name] } }
           include said
         end
 
+        # Declares which figure the tape counts, and what it counts.
+        #
+        #   counts :passes, "passes"
+        def counts(figure = nil, says = nil)
+          @counts = [figure, says] if figure
+          @counts || (superclass.respond_to?(:counts) ? superclass.counts : [:pieces, "pieces to cut"])
+        end
+
+        # Takes a test piece, as a wound covering does.
+        # @see Tested
+        def tested(help)
+          include Tested
+
+          option :test_piece, :record, label: "Test piece", help:, fields: [
+            Plan::Field::Count.new(:turns, most: 200, label: "Turns you wound"),
+            Plan::Field::Length.new(:took, label: "What they took"),
+            Plan::Field::Length.new(:covers, label: "What they cover, at the edge where they crowd")
+          ]
+        end
+
+        # Declares that an option can be worked backwards.
+        # @param takes [Symbol] whether `:more` of it takes more material, or `:less`
+        # @param says [String] what is looked for, as in "The widest lap"
+        # @param most [Symbol, nil] the method that answers its largest value; else three times what it is
+        def vary(option, takes:, says:, unit: nil, most: nil) = own_varies << Backwards::Vary.new(option:, takes:, says:, unit:, most:)
+
+        # @return [Array<Backwards::Vary>]
+        def varies = ((superclass.respond_to?(:varies) ? superclass.varies : []) + own_varies).select { |vary| options.any? { _1.name == vary.option } }
+
         # How far real makes spread about the sum, as a share of it.
         def spread(share = nil)
           @spread = share if share
-          @spread || FIRST_SPREAD
+          @spread || (superclass.respond_to?(:spread) ? superclass.spread : FIRST_SPREAD)
         end
 
-        def options = @options ||= []
+        # @return [Array<Plan::Field>] those of the covering it is a variant of, and its own
+        def options = (superclass.respond_to?(:options) ? superclass.options : []).reject { (@without || []).include?(_1.name) } + own_options
+
+        # Leaves out options of the covering it is a variant of.
+        def without(*names) = @without = names
 
         # @return [Hash] for the API; the screens draw their controls from it
         def declare
           {"method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s), "several" => several, "options" => options.map(&:declare)}.compact
         end
+
+        private
+
+        def own_options = @own_options ||= []
+
+        def own_varies = @own_varies ||= []
       end
 
       attr_reader :form, :layer
@@ -74,10 +114,13 @@ module Lantern
 
       def id = layer.id
 
-      # @return [Array<Plan::Material>] all materials of the layer, in order
+      # @return [Array<Plan::Material>] its main materials, in order; colours that rotate are several
       def materials
         @materials ||= [layer.material, *layer.materials].compact.uniq.map { @plan.material(_1) }
       end
+
+      # @return [Array<Plan::Material>] those that an option names: a ribbon laid in, the cord of a recipe
+      def others = []
 
       # The main material.
       def material = materials.first
@@ -122,8 +165,12 @@ module Lantern
       # @return [Array<Draw::Gap>] where the form still shows
       def gaps = []
 
+      # How much thicker the band is with this on it, on every side; the next layer goes round that.
+      # @return [Float] inches
+      def thickness = 0.0
+
       # Figures that are lengths, to be put in the plan's own units. `area` is one squared.
-      LENGTHS = %i[pitch lap_wide lap_crowded gap_wide gap_middle gap_crowded length length_per_turn piece_length take_up bundle].freeze
+      LENGTHS = %i[ribbon_length longest_row piece_width pitch lap_wide lap_crowded gap_wide gap_middle gap_crowded length length_per_turn piece_length take_up bundle].freeze
 
       private
 
@@ -141,6 +188,24 @@ module Lantern
       def long_text(inches) = Measure::Length.long_text(inches, units: @plan.units)
 
       def up_to_mark(inches) = Measure::Length.up_to_mark(inches, @plan.smallest_mark)
+
+      # The one material that goes by this id, of these kinds.
+      def other(id, kinds, key)
+        found = @plan.material(id)
+        refuse(key, "#{found.name} is #{found.kind}; this takes #{kinds.join(" or ")}.") if found && !kinds.include?(found.kind)
+        found
+      end
+
+      def step(suffix, title, says, **rest) = Bench::Step.new(id: "#{id}.#{suffix}", title:, says:, **rest)
+
+      # The longer side of the largest sheet on hand or on offer; a yard when nothing is said.
+      def longest_sheet = (material.on_hand + material.offers).map { [_1[:width], _1[:length]].max }.max || Rational(36)
+
+      # The fewest strips of a length that reach a total when each join laps by so much.
+      def strips_for(total, length, join) = ((total - join) / (length - join) - 1e-9).ceil.clamp(1, nil)
+
+      # A share as makers say it: 8 in 100.
+      def in_hundred(share) = "#{(share * 100).round(1).to_s.delete_suffix(".0")} in 100"
 
       def line(says, sum, answer) = Working.new(says:, sum:, answer:)
 

@@ -6,6 +6,7 @@ module Lantern
     class KnottedStrips < Covering
       covering :knotted_strips, title: "Knotted strips", takes: %i[ribbon fabric mesh], several: true,
         summary: "Short strips knotted side by side, their tails outward."
+      counts :pieces, "strips to cut"
 
       spread 0.07 # from memory
 
@@ -24,6 +25,9 @@ module Lantern
         Plan::Field::Count.new(:strips, label: "Strips you tied side by side"),
         Plan::Field::Length.new(:covers, label: "They cover")
       ]
+
+      vary :tail, takes: :more, says: "The longest tail"
+      vary :per_section, takes: :more, says: "The most strips in a section", unit: "strips"
 
       # From memory: a test piece replaces all three.
       TAKE_UP_BUNDLES = 9

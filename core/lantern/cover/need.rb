@@ -18,16 +18,19 @@ module Lantern
         def pieces(material:, what:, length:, count:, width: nil, spread: Covering::FIRST_SPREAD)
           new(material:, what:, shape: :pieces, length:, count:, width:, join: nil, least: nil, spread:)
         end
+
+        # So many of what is counted, not cut.
+        def items(material:, what:, count:) = new(material:, what:, shape: :items, length: 1r, count:, width: nil, join: nil, least: nil, spread: 0)
       end
 
-      # @return [Numeric] inches in all
+      # @return [Numeric] inches in all (of what is counted, how many)
       def total = length * count
 
       def run? = shape == :run
 
       def to_h(units)
         out = ->(inches) { inches && Measure::Length.in_units(inches, units) }
-        {"material" => material, "what" => what, "shape" => shape.to_s, "count" => (count unless run?), "length" => out.call(length),
+        {"material" => material, "what" => what, "shape" => (run? ? "run" : "pieces"), "count" => (count unless run?), "length" => (out.call(length) unless shape == :items),
          "width" => out.call(width), "join" => out.call(join)}.compact
       end
     end

@@ -7,6 +7,7 @@ module Lantern
     class RopeCoil < Covering
       covering :rope_coil, title: "Rope coil", takes: %i[rope],
         summary: "Coils touch on the inside edge; short pieces close the outside."
+      counts :turns, "coils"
 
       spread 0.04 # from memory
 
@@ -15,7 +16,10 @@ module Lantern
       option :accepted_gap, :length, zero: true, most: 12, label: "Gap you accept outside", default_says: "six tenths of the cord's thickness"
       option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up",
         help: "How wide a coil lies against its own thickness: soft rope closes up, 1 is not at all. A guess: measure ten coils."
+      tested "Wind ten coils, measure, and these replace the sum."
       option :filler_length, :length, fine: true, most: 120, label: "Length of a filler", default_says: "three quarters of the girth and an inch to tuck at each end"
+
+      vary :accepted_gap, takes: :less, says: "The smallest gap outside"
 
       # Each new rope is glued where the last ended, and both ends are tucked (common practice).
       JOIN = 1
@@ -28,6 +32,7 @@ module Lantern
 
       def check
         super
+        check_test_piece
         refuse("material", "Not one coil of #{material.name}, #{text(diameter)} thick, fits round the inside edge, #{text(form.crowded_run)}.") if turns < 1
         refuse_crowd(turns, "material", "coils")
       end
@@ -35,7 +40,7 @@ module Lantern
       def diameter = material.diameter.to_f
 
       # What a coil takes of the edge it is pressed against.
-      def lying = diameter * squash
+      def lying = measured_advance || diameter * squash
 
       # Coils that touch on the crowded edge.
       def turns = @turns ||= (form.crowded_run / lying + 1e-9).floor
@@ -44,7 +49,7 @@ module Lantern
 
       # The rope's own middle runs half its thickness outside the form, so once round is pi d more.
       # Source: Steiner's formula for parallel curves.
-      def length_per_turn = Math.sqrt((form.girth + Math::PI * diameter)**2 + pitch**2)
+      def length_per_turn = measured_turn || Math.sqrt((form.girth + Math::PI * diameter)**2 + pitch**2)
 
       def coils = turns * length_per_turn
 
@@ -77,7 +82,7 @@ module Lantern
           line("Along the inside edge", "", text(form.crowded_run)),
           line("Coils that fit it", "#{bare(form.crowded_run)} ÷ #{bare(lying)}, rounded down", turns.to_s),
           line("Once round the band, and the cord’s own thickness", "#{bare(form.girth)} + π × #{bare(diameter)}", text(form.girth + Math::PI * diameter)),
-          line("One coil, moving on #{text(pitch)}", "√(#{bare(form.girth + Math::PI * diameter)}² + #{bare(pitch)}²)", text(length_per_turn)),
+          line("One coil, moving on #{text(pitch)}", measured_turn ? "by your test piece" : "√(#{bare(form.girth + Math::PI * diameter)}² + #{bare(pitch)}²)", text(length_per_turn)),
           line("Cord in the coils", "#{turns} × #{bare(length_per_turn)}", long_text(coils)),
           line("Both ends tucked", "2 × #{bare(1)}", text(ENDS)),
           line("Gap at the outside edge", "#{bare(form.wide_run)} ÷ #{turns} − #{bare(lying)}", text(gap_at(form.wide_run))),
@@ -86,7 +91,7 @@ module Lantern
       end
 
       def findings
-        [*form_shows, *crowded_fillers, *same_thickness, *bends_frame]
+        [*(test_piece_finding if test_piece), *form_shows, *crowded_fillers, *same_thickness, *bends_frame]
       end
 
       def steps
@@ -110,6 +115,8 @@ module Lantern
         free = (0...turns).to_a - filler_places
         Draw::Gap.outside(form, count: turns, after: free.min_by { (_1 - turns / 6.0).abs } || 0, width: gap_at(form.wide_run))
       end
+
+      def thickness = diameter
 
       # The coils after which a filler goes, evenly spread.
       def filler_places = (0...fillers).map { |i| ((i + 0.5) * turns / fillers).floor }

@@ -43,6 +43,9 @@ module Lantern
       # The part of it from one distance to another.
       def stretch(from, to) = Arc.new(centre:, radius:, start: @start + @side * from / @radius, sweep: @side * (to - from) / @radius)
 
+      # The same so much farther out.
+      def outward(by) = Arc.new(centre:, radius: radius + @side * by, start:, sweep:)
+
       # Mirrored left to right and walked the other way, so that the outside stays outside.
       def mirrored = Arc.new(centre: [-centre[0], centre[1]], radius:, start: Math::PI - start - sweep, sweep:)
 

@@ -12,7 +12,7 @@ module Lantern
       # @param dimensions [Array<Hash>] what to write on a drawing: `about`, `from`, `to`, `length`
       # @param parts [Array<Part>] ribs and stem
       # @param preparing [Array<String>] what has to be done to it first
-      def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [], parts: [], preparing: [])
+      def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [], parts: [], preparing: [], ties: nil)
         @base = base
         @shape = shape
         @path = path
@@ -24,6 +24,7 @@ module Lantern
         @dimensions = dimensions.freeze
         @parts = parts.freeze
         @preparing = preparing.freeze
+        @ties = ties
       end
 
       def half_face = face / 2
@@ -52,6 +53,15 @@ module Lantern
 
       def closed? = path.closed?
 
+      # @return [Integer, nil] ties twisted on to each rail already
+      attr_reader :ties
+
+      # The whole shape, filled, out to the outside edge.
+      def silhouette = @silhouette ||= Silhouette.of(self, half_face)
+
+      # What the inside edge leaves open.
+      def opening = @opening ||= Silhouette.of(self, -half_face)
+
       # @return [Array<Part>] from left to right
       def ribs = parts.select { _1.kind == :rib }
 
@@ -63,6 +73,14 @@ module Lantern
       def rail_run(number) = path.edge(section.rails.fetch(number - 1)[0])
 
       def rail_girth = 2 * Math::PI * section.rail_radius
+
+      # The same form with a covering on it, so much thicker all round: the next layer's form.
+      # Source: Steiner's formula, the girth grows by 2 pi times as much.
+      def grown(thickness)
+        measured = @measured.slice(:run)
+        measured[:girth] = girth + 2 * Math::PI * thickness if @measured[:girth]
+        Band.new(base:, shape:, path:, section: section.grown(thickness), face: face + 2 * thickness, sections:, measured:, findings:, dimensions:, parts:, preparing:, ties:)
+      end
 
       def figures
         {run:, inside_run:, outside_run:, crowded_run:, wide_run:, face:, girth:, area:}

@@ -19,7 +19,8 @@ module Lantern
           Plan::Field::Length.new(:rail_diameter, most: 4, default: RAIL_DIAMETER, label: "Wire thickness"),
           Plan::Field::Length.new(:dish, zero: true, most: 24, label: "Dish", default_says: "a sixth of the face",
             help: "How far the middle rails stand above the edge rails when it lies on a table."),
-          Plan::Field::Count.new(:sections, least: 1, most: 200, default: SECTIONS, label: "Sections", help: "From one crossbar to the next.")
+          Plan::Field::Count.new(:sections, least: 1, most: 200, default: SECTIONS, label: "Sections", help: "From one crossbar to the next."),
+          Plan::Field::Count.new(:ties, least: 1, most: 200, fine: true, label: "Ties on a rail", default_says: "none", help: "For a work form with ties twisted on already.")
         ],
         foam: [
           Plan::Field::Choice.new(:section, default: :round, label: "Cut through", choices: {round: "Round", half_round: "Flat back", flat: "Flat"}),

@@ -31,6 +31,9 @@ module Lantern
       # The part of it from one distance to another.
       def stretch(from, to) = Line.new(from: at(from), to: at(to))
 
+      # The same so much farther out.
+      def outward(by) = Line.new(from: beside(0, by), to: beside(length, by))
+
       # Mirrored left to right and walked the other way, so that the outside stays outside.
       def mirrored = Line.new(from: [-to[0], to[1]], to: [-from[0], from[1]])
 

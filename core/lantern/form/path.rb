@@ -55,6 +55,20 @@ module Lantern
         pieces.sum { |piece| piece.length * (1 - piece.curvature.abs * half) } - corners.sum { |turn| 2 * half * Math.tan(turn.abs / 2) }
       end
 
+      # Where a share of the wide run lies: a covering lapped evenly at the wide edge has got as far
+      # along the middle. Over a corner it turns on the spot.
+      # @param share [Float] of the whole; past either end it goes on round
+      # @return [Float] distance along the path
+      def at_wide_share(share, half)
+        knots = (@wide_knots ||= {})[half] ||= wide_knots(half)
+        rounds, rest = closed? ? share.divmod(1.0) : [0, share.clamp(0.0, 1.0)]
+        wanted = rest * knots.last[0]
+        index = (knots.bsearch_index { |wide, _| wide >= wanted } || knots.size - 1).clamp(1, nil)
+        (wide_before, before), (wide_after, after) = knots[index - 1], knots[index]
+        span = wide_after - wide_before
+        rounds * length + before + (span.zero? ? 0 : (wanted - wide_before) / span * (after - before))
+      end
+
       # The smallest radius the path bends with, or infinity.
       def tightest_radius = pieces.map { _1.curvature.abs }.max.then { |most| most.zero? ? Float::INFINITY : 1 / most }
 
@@ -128,6 +142,17 @@ module Lantern
         index = (@starts.bsearch_index { _1 > distance } || @starts.size) - 1
         index = index.clamp(0, pieces.size - 1)
         yield pieces[index], distance - @starts[index]
+      end
+
+      # How much of the wide run, and of the run, lies before every end of a piece and after every corner.
+      def wide_knots(half)
+        bends = joints.map { half * _3.abs }
+        wide = along = 0.0
+        pieces.each_with_index.each_with_object([[0.0, 0.0]]) do |(piece, i), knots|
+          knots << [wide += piece.length * (1 + piece.curvature.abs * half), along += piece.length]
+          bend = bends[i] || 0.0
+          knots << [wide += bend, along] if bend > 1e-9
+        end
       end
 
       # Every piece with the one after it, and how far the path turns from the one to the other.

@@ -93,6 +93,16 @@ module Lantern
       # @return [Float] once round, inches
       def girth = @girth ||= front.length + back.length
 
+      # How far it reaches from front to back.
+      def depth = @depth ||= [front, back].flat_map { |path| path.box.values_at(1, 3) }.minmax.then { |top, bottom| bottom - top }
+
+      # The section grown by so much on every side: arcs about its corners, arcs wider, lines moved out.
+      # @return [Section]
+      def grown(by)
+        ends = [front.pieces, back.pieces]
+        Section.new(kind:, rails:, rail_radius:, front: outward(ends[0], ends[1].first, by), back: outward(ends[1], ends[0].first, by))
+      end
+
       # The mean of a quantity over once round the section, by Gauss and Legendre's rule with five
       # points to a piece.
       # @yieldparam across [Float] distance from the middle of the band towards the outside
@@ -101,6 +111,17 @@ module Lantern
           path.pieces.sum { |piece| piece.length * GAUSS.sum { |place, weight| weight * yield(piece.at(piece.length * place)[0]) } }
         end
         total / girth
+      end
+
+      private def outward(pieces, after, by)
+        grown = pieces.each_with_index.flat_map do |piece, i|
+          follows = pieces[i + 1] || after
+          (from_x, from_y), (to_x, to_y) = piece.direction(piece.length), follows.direction(0)
+          turn = Math.atan2(from_x * to_y - from_y * to_x, from_x * to_x + from_y * to_y)
+          corner = Arc.new(centre: piece.at(piece.length), radius: by, start: Math.atan2(-from_x, from_y), sweep: turn) if turn > 1e-9
+          [piece.outward(by), corner].compact
+        end
+        Path.new(grown)
       end
 
       # Abscissas and weights for the stretch 0..1.

@@ -11,6 +11,9 @@ module Lantern
 
       def sheets? = kind == :fabric
 
+      # @return [Boolean] whether it is counted, not cut
+      def counted? = !lengthwise? && !sheets?
+
       # How thick it lies, in inches. Half a millimetre where nobody measured (from memory: a plain
       # woven cotton or a grosgrain ribbon).
       def thickness_or_guess = thickness || Rational(1, 50)

@@ -20,7 +20,7 @@ module Lantern
           "chance_enough" => @entry.chance_enough, "joins" => @cutting.joins,
           "cutting" => @cutting.bars.each_with_index.map { |bar, i| bar(bar, i) },
           "optimal" => @cutting.optimal, "bound" => Measure::Money.text(BigDecimal(@cutting.bound) / 10_000),
-          "left" => @cutting.remnants(@plan.smallest_remnant).map { length(_1) },
+          "left" => @entry.remnants.map { length(_1) },
           "cost_to_buy" => Measure::Money.text(@entry.to_buy), "cost_used" => Measure::Money.text(@entry.used),
           "findings" => findings.map(&:to_h), "working" => working
         }
@@ -38,7 +38,7 @@ module Lantern
             {"what" => cut.what, "shape" => cut.shape.to_s, "at" => length(start), "length" => length(cut.length), "count" => cut.count, "says" => says(cut.length, cut.shape)}
           end
           {"id" => "#{@material.id}.#{i + 1}", "material" => @material.id, "from" => title(alike), "times" => alike.size, "length" => length(bar.length), "says" => (bar.source == :on_hand) ? short_text(bar.length) : text(bar.length), "cuts" => cuts,
-           "left" => length(bar.left), "left_says" => short_text(bar.left), "keep" => bar.left >= @plan.smallest_remnant && bar.left.positive?}
+           "left" => length(bar.left), "left_says" => short_text(bar.left), "keep" => bar.left >= (@material.counted? ? 1 : @plan.smallest_remnant) && bar.left.positive?}
         end
       end
 
@@ -54,6 +54,7 @@ module Lantern
       end
 
       def name(bar, index)
+        return "what is on hand" if bar.source == :on_hand && @material.counted?
         return "remnant #{Measure::Length.in_units(bar.length, @plan.units)}" if bar.source == :on_hand && !@material.sheets?
         return "sheet on hand #{bar.index + 1}" if bar.source == :on_hand
         number = @cutting.bars.first(index + 1).count { _1.source == :offer }
@@ -93,13 +94,16 @@ module Lantern
 
       def says(inches, shape) = (shape == :run) ? text(inches) : short_text(inches)
 
-      def short_text(inches) = Measure::Length.text(inches, units: @plan.units)
+      # Of what is counted, a number is its own text.
+      def counted(inches) = @material.counted? ? inches.to_i.to_s : yield
 
-      def length(inches) = Measure::Length.in_units(inches, @plan.units)
+      def short_text(inches) = counted(inches) { Measure::Length.text(inches, units: @plan.units) }
 
-      def text(inches) = Measure::Length.long_text(inches, units: @plan.units)
+      def length(inches) = @material.counted? ? inches.to_i : Measure::Length.in_units(inches, @plan.units)
 
-      def bare(inches) = Measure::Length.text(inches, units: @plan.units, unit: false)
+      def text(inches) = counted(inches) { Measure::Length.long_text(inches, units: @plan.units) }
+
+      def bare(inches) = counted(inches) { Measure::Length.text(inches, units: @plan.units, unit: false) }
     end
   end
 end

@@ -19,13 +19,11 @@ module Lantern
       private
 
       def counts(layer)
-        needs = layer.required
-        main = layer.figures
-        turns = main[:turns]
-        figure = turns || needs.reject(&:run?).sum(&:count)
-        wound = layer.class.takes.include?(:rope) ? "coils" : "turns"
-        says = turns ? wound : "pieces to cut"
-        entry("count.#{layer.id}", figure.to_s, [says, *cuts(needs.reject(&:run?), beside: turns)].join(", "), "layers.#{layer.id}")
+        name, says = layer.class.counts
+        figure = layer.figures[name]
+        says = says.delete_suffix("s") if figure == 1
+        pieces = layer.required.reject { _1.run? || _1.shape == :items }
+        entry("count.#{layer.id}", figure.to_s, [says, *cuts(pieces, beside: name != :pieces)].join(", "), "layers.#{layer.id}")
       end
 
       # The pieces that are cut, as long as they all are, or the longest of them.
@@ -39,12 +37,14 @@ module Lantern
       # One figure for each of two materials; more than two are added up.
       def lengths(used)
         return used.map { needed(_1) } if used.size < 3
+        used = used.reject { _1.material.counted? }
         total = used.sum { _1.cutting.demand.total + _1.cutting.joins * _1.cutting.demand.join }
         [entry("needed", Measure::Length.long_text(total, units: @plan.units), "of #{used.size} materials in all", "materials")]
       end
 
       def needed(stock)
         demand = stock.cutting.demand
+        return entry("needed.#{stock.material.id}", demand.total.to_i.to_s, "#{stock.material.name} in all", "materials.#{stock.material.id}") if stock.material.counted?
         length = demand.total + stock.cutting.joins * demand.join
         entry("needed.#{stock.material.id}", Measure::Length.long_text(length, units: @plan.units), "#{stock.material.name} in all", "materials.#{stock.material.id}")
       end

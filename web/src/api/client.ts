@@ -21,6 +21,8 @@ export type Declarations = Schemas["Declarations"]
 export type Drawing = Schemas["Drawing"]
 export type Lie = Schemas["Lie"]
 export type CutBar = Schemas["CutBar"]
+export type Compared = Schemas["Compared"]
+export type Bare = Schemas["Bare"]
 export type TapeFigure = Schemas["TapeFigure"]
 export type Units = Schemas["Units"]
 

@@ -18,6 +18,24 @@ export interface Work {
   problems: Problem[]
 }
 
+/** Every covering on a plan's form; its own layers only say which material is liked. */
+export const useCoverings = (plan: Plan | undefined) =>
+  useQuery({
+    queryKey: ["coverings", plan?.form, plan?.units, plan?.quantity, plan?.sureness, plan?.materials],
+    enabled: plan !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => answered(await api.POST("/coverings", { body: sent(plan!), signal })).coverings,
+  })
+
+/** Where the form still shows under a plan's covering. */
+export const useBare = (plan: Plan | undefined) =>
+  useQuery({
+    queryKey: ["bare", plan?.form, plan?.layers, plan?.materials],
+    enabled: plan !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => answered(await api.POST("/bare", { body: sent(plan!), signal })),
+  })
+
 /** Works a plan. Problems are an answer too: a maker in the middle of typing makes them all the time. */
 export const useWork = (plan: Plan | undefined) =>
   useQuery<Work>({

@@ -14,9 +14,9 @@ interface Props {
 /** The form with its covering as it lies, seen from one side. */
 export function Covered({ drawing, materials, side, pointed }: Props) {
   const id = useId()
-  const lies = drawing.layers.map((lie) => {
+  const lies = drawing.layers.map((lie, place) => {
     const own = lie.materials.map((name) => materials.find((material) => material.id === name))
-    return { lie, own, fills: own.map(colourOf), textures: own.map((material, i) => (textureOf(material) === "plain" ? undefined : `${id}${lie.layer}${lie.what}${i}`)) }
+    return { lie, own, fills: own.map(colourOf), textures: own.map((material, i) => (textureOf(material) === "plain" ? undefined : `${id}${place}-${i}`)) }
   })
   const far = side === "front" ? "back" : "front"
   const layer = (which: "front" | "back", seenThrough: boolean) => lies.map(({ lie, fills, textures }, index) => (
@@ -30,13 +30,13 @@ export function Covered({ drawing, materials, side, pointed }: Props) {
         {lies.flatMap(({ lie, own, textures }) => own.map((material, i) => textures[i] && <Texture key={textures[i]} id={textures[i]} texture={textureOf(material)} width={lie.width} />))}
       </defs>
       {layer(far, true)}
-      <FormLines form={drawing.form} />
+      <FormLines form={drawing.form} coat={lies.findLast(({ lie }) => lie.kind === "wash")?.fills[0]} />
       {layer(side, false)}
     </g>
   )
 }
 
-function FormLines({ form }: { form: Drawing["form"] }) {
+function FormLines({ form, coat }: { form: Drawing["form"]; coat?: string }) {
   const thin = form.base === "wire" ? form.rail_width : form.face * 0.04
   return (
     <>
@@ -45,15 +45,16 @@ function FormLines({ form }: { form: Drawing["form"] }) {
         {form.parts.filter((part) => part.kind === "stem").map((part) => <path key={part.line} d={part.line} strokeWidth={part.width} strokeLinecap="butt" />)}
         {form.parts.filter((part) => part.kind === "stem").map((part) => <path key={`core ${part.line}`} d={part.line} stroke="var(--core)" strokeWidth={(part.width ?? 0) - 2 * thin} strokeLinecap="butt" />)}
       </g>
-      <BandLines form={form} />
+      <BandLines form={form} coat={coat} />
     </>
   )
 }
 
-function BandLines({ form }: { form: Drawing["form"] }) {
+/** The form itself, in the colour of its coat when it has one. */
+function BandLines({ form, coat }: { form: Drawing["form"]; coat?: string }) {
   if (form.base === "wire") {
     return (
-      <g fill="none" stroke="var(--wire)" strokeWidth={form.rail_width} strokeLinecap="round">
+      <g fill="none" stroke={coat ?? "var(--wire)"} strokeWidth={form.rail_width} strokeLinecap="round">
         {form.crossbars.map((bar, index) => <path key={index} strokeWidth={form.rail_width * 0.8} d={`M${bar[0]} ${bar[1]} L${bar[2]} ${bar[3]}`} />)}
         {form.rails.map((rail, index) => <path key={index} d={rail} />)}
       </g>
@@ -62,7 +63,7 @@ function BandLines({ form }: { form: Drawing["form"] }) {
   return (
     <g fill="none" strokeLinejoin="round">
       <path d={form.middle} stroke="var(--wire)" strokeWidth={form.face} />
-      <path d={form.middle} stroke="var(--core)" strokeWidth={form.face * 0.97} />
+      <path d={form.middle} stroke={coat ?? "var(--core)"} strokeWidth={form.face * 0.97} />
     </g>
   )
 }

@@ -1,5 +1,6 @@
 import { useRef, useState } from "react"
-import type { Material, WorkedPlan } from "../api/client"
+import type { Bare, Material, Plan, WorkedPlan } from "../api/client"
+import { useBare } from "../api/queries"
 import { Covered } from "./Covered"
 import { CutThrough } from "./CutThrough"
 import { Dimensions, Gaps } from "./Dimensions"
@@ -22,7 +23,9 @@ export interface Sizing {
 }
 
 /** The drawing on its own paper: to scale, live, with its dimension lines and the gaps that show. */
-export function Sheet({ worked, materials, sizing }: { worked: WorkedPlan; materials: Material[]; sizing?: Sizing }) {
+export function Sheet({ worked, materials, sizing, plan }: { worked: WorkedPlan; materials: Material[]; sizing?: Sizing; plan?: Plan }) {
+  const [looking, setLooking] = useState(false)
+  const bare = useBare(looking && plan?.layers?.length ? plan : undefined).data
   const paper = useRef<HTMLDivElement>(null)
   const [typing, setTyping] = useState<{ about: string; left: number; top: number }>()
   const type = (about: string, place: DOMRect) => {
@@ -44,11 +47,15 @@ export function Sheet({ worked, materials, sizing }: { worked: WorkedPlan; mater
             </button>
           ))}
         </div>
+        {plan && view !== "cut" && worked.drawing.layers.length > 0 && (
+          <label className="ml-auto flex items-center gap-2 text-sm"><input type="checkbox" className="checkbox checkbox-sm" checked={looking} onChange={(event) => setLooking(event.target.checked)} />Look for bare places</label>
+        )}
       </div>
+      {plan && looking && bare && view !== "cut" && <p role="status" className="px-4 text-sm text-quiet">{bareSays(bare)}</p>}
       <div ref={paper} className="relative min-h-0 flex-1 p-2">
         {view === "cut"
           ? <CutThrough drawing={drawing} girth={answer("Once round the band")} face={answer("Across the band")} />
-          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} sizing={sizing} onType={type} />}
+          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} sizing={sizing} onType={type} bare={looking && view === "front" ? bare : undefined} />}
         {sizing && typing && view !== "cut" && (
           <SizeField key={typing.about} label={sizing.labels[typing.about] ?? ""} said={worked.lengths[typing.about] ?? ""} place={typing} problem={sizing.problem(typing.about)}
             onSize={(text) => sizing.onSize(typing.about, text)} onDone={() => setTyping(undefined)} />
@@ -59,9 +66,9 @@ export function Sheet({ worked, materials, sizing }: { worked: WorkedPlan; mater
   )
 }
 
-interface PlaneProps { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number; sizing?: Sizing; onType: (about: string, place: DOMRect) => void }
+interface PlaneProps { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number; sizing?: Sizing; onType: (about: string, place: DOMRect) => void; bare?: Bare }
 
-function Plane({ worked, materials, side, pointed, sizing, onType }: PlaneProps) {
+function Plane({ worked, materials, side, pointed, sizing, onType, bare }: PlaneProps) {
   const { drawing } = worked
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
   const letter = Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
@@ -72,9 +79,19 @@ function Plane({ worked, materials, side, pointed, sizing, onType }: PlaneProps)
       <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} />
       {sizing?.measuring && <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />}
       <Dimensions drawing={drawing} letter={letter} sizing={sizing} onType={onType} mirrored={side === "back"} />
+      {bare && <g fill="var(--color-error)" aria-hidden="true" className="bare-places">{bare.patches.map(([x, y], index) => <circle key={index} cx={x} cy={y} r={letter * 0.13} />)}</g>}
       <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />
     </svg>
   )
+}
+
+/** How much of the form shows, in words: where, and how much. */
+function bareSays(bare: Bare): string {
+  const share = (covered: number) => `${Math.round((1 - covered) * 100)} in 100`
+  if (bare.front > 0.995 && bare.back > 0.995) return "Nothing shows: the form is covered, front and back."
+  const edges = [["inside", bare.inside], ["middle", bare.middle], ["outside", bare.outside]] as const
+  const worst = edges.reduce((most, each) => (each[1] < most[1] ? each : most))
+  return `The form shows on ${share(bare.front)} of the front and ${share(bare.back)} of the back, most along the ${worst[0]} (${share(worst[1])}).`
 }
 
 function Legend({ worked, materials, onPoint }: { worked: WorkedPlan; materials: Material[]; onPoint: (index: number | undefined) => void }) {

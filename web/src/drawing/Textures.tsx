@@ -2,7 +2,7 @@ import type { Material } from "../api/client"
 
 /** A material's own colour, or what its kind usually looks like. */
 export function colourOf(material: Material | undefined): string {
-  const usual: Record<string, string> = { rope: "#c2a26b", ribbon: "#d9932b", fabric: "#e3d8bf", mesh: "#8aa39b" }
+  const usual: Record<string, string> = { rope: "#c2a26b", ribbon: "#d9932b", fabric: "#e3d8bf", mesh: "#8aa39b", coat: "#7f9a5c", piece: "#c9573a" }
   return material?.colour ?? usual[material?.kind ?? ""] ?? "#c9b58f"
 }
 

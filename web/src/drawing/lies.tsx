@@ -15,7 +15,7 @@ interface Props {
 const edge = "#1c2431"
 
 export function LieItems(props: Props) {
-  return { cord: Cords, band: Bands, knot: Knots }[props.lie.kind](props)
+  return { cord: Cords, band: Bands, knot: Knots, line: Lines, loop: Loops, disc: Discs, panel: Panels, wash: () => null }[props.lie.kind](props)
 }
 
 function Cords({ lie, items, fills, textures, far, marked }: Props) {
@@ -80,4 +80,55 @@ function Knots({ lie, items, fills, textures, far }: Props) {
       </g>
     )
   })
+}
+
+const pathOf = (points: number[]) => points.reduce((path, number, i) => path + (i % 2 ? " " : i === 0 ? "M" : "L") + number, "")
+
+function Lines({ lie, items, fills, far }: Props) {
+  return items.map(({ points, colour }, index) => (
+    <g key={index} fill="none" strokeLinejoin="round" strokeLinecap={lie.what === "rounds" ? "round" : "butt"}>
+      <path d={pathOf(points)} stroke={edge} strokeWidth={lie.width} strokeOpacity={0.75} />
+      <path d={pathOf(points)} stroke={fills[colour]} strokeWidth={lie.width * 0.9} />
+      <path d={pathOf(points)} stroke={edge} strokeWidth={lie.width * 0.9} strokeOpacity={far ? 0.35 : 0.28} strokeDasharray={far ? undefined : `${lie.width * 0.08} ${lie.width * 0.34}`} />
+    </g>
+  ))
+}
+
+/** A loop from its foot to its tip, full at the tip. */
+function Loops({ lie, items, fills, textures, far }: Props) {
+  return items.map(({ points, colour }, index) => {
+    const [x = 0, y = 0, tx = 0, ty = 0] = points
+    const length = Math.hypot(tx - x, ty - y)
+    const half = Math.min(lie.width / 2, length * 0.6)
+    const turn = (Math.atan2(ty - y, tx - x) * 180) / Math.PI
+    const shape = `M0 0 C${length * 0.25} ${-half * 0.5} ${length * 0.55} ${-half} ${length * 0.8} ${-half * 0.95} C${length * 1.06} ${-half * 0.7} ${length * 1.06} ${half * 0.7} ${length * 0.8} ${half * 0.95} C${length * 0.55} ${half} ${length * 0.25} ${half * 0.5} 0 0 Z`
+    return (
+      <g key={index} transform={`translate(${x} ${y}) rotate(${turn.toFixed(2)})`}>
+        <path d={shape} fill={fills[colour]} stroke={edge} strokeOpacity={0.7} strokeWidth={half * 0.06} strokeLinejoin="round" />
+        {textures[colour] && <path d={shape} fill={`url(#${textures[colour]})`} />}
+        <path d={`M${length * 0.12} 0 Q${length * 0.5} ${half * 0.18} ${length * 0.82} 0`} fill="none" stroke={edge} strokeOpacity={0.45} strokeWidth={half * 0.07} />
+        {far && <path d={shape} fill="#1c2431" fillOpacity={0.35} />}
+      </g>
+    )
+  })
+}
+
+function Discs({ lie, items, fills }: Props) {
+  const radius = lie.width / 2
+  return items.map(({ points, colour }, index) => (
+    <g key={index} transform={`translate(${points[0]} ${points[1]})`} fill={fills[colour]} stroke={edge} strokeOpacity={0.6} strokeWidth={radius * 0.05}>
+      <circle r={radius} fillOpacity={0.35} />
+      {[0, 72, 144, 216, 288].map((turn) => <ellipse key={turn} transform={`rotate(${turn + index * 25})`} cy={-radius * 0.52} rx={radius * 0.38} ry={radius * 0.44} />)}
+      <circle r={radius * 0.2} fill="var(--color-primary)" />
+    </g>
+  ))
+}
+
+function Panels({ lie, items, fills, textures }: Props) {
+  return items.map(({ points, colour }, index) => (
+    <g key={index} strokeLinejoin="round">
+      <path d={`${pathOf(points)}Z`} fill={fills[colour]} stroke={edge} strokeOpacity={0.7} strokeWidth={Math.min(lie.width * 0.03, 0.05)} />
+      {textures[colour] && <path d={`${pathOf(points)}Z`} fill={`url(#${textures[colour]})`} />}
+    </g>
+  ))
 }

@@ -1,5 +1,5 @@
 import { useId, useState } from "react"
-import type { Field } from "../api/client"
+import type { Field, Material } from "../api/client"
 import { OpenChoice } from "./OpenChoice"
 import { Prose } from "./Prose"
 
@@ -13,6 +13,8 @@ interface Props {
   /** What it comes to when nothing is said. */
   fallback?: string
   problem?: string
+  /** What a field that names a material can name. */
+  materials?: Material[]
   onChange: (value: unknown) => void
 }
 
@@ -33,7 +35,7 @@ export function FieldControl(props: Props) {
   )
 }
 
-function Control({ field, place, value, understood, fallback, problem, onChange, id }: Props & { id: string }) {
+function Control({ field, place, value, understood, fallback, problem, materials, onChange, id }: Props & { id: string }) {
   const [draft, setDraft] = useState<string>()
   if (field.kind === "choice" && field.choices) {
     const chosen = String(value ?? field.default ?? "")
@@ -45,6 +47,15 @@ function Control({ field, place, value, understood, fallback, problem, onChange,
       </select>
     )
   }
+  if (field.kind === "reference") {
+    const fits = materials?.filter((material) => field.kinds?.includes(material.kind)) ?? []
+    return (
+      <select id={id} aria-label={field.label} className="field-input !w-56 !text-left" value={typeof value === "string" ? value : ""} onChange={(event) => onChange(event.target.value || undefined)}>
+        <option value="">{fits.length === 0 ? "Nothing in the stash fits" : "—"}</option>
+        {fits.map((material) => <option key={material.id} value={material.id}>{material.name}</option>)}
+      </select>
+    )
+  }
   if (field.kind === "switch") {
     return <input id={id} type="checkbox" className="checkbox checkbox-sm" checked={value === true} onChange={(event) => onChange(event.target.checked || undefined)} />
   }
@@ -52,7 +63,7 @@ function Control({ field, place, value, understood, fallback, problem, onChange,
     return <input id={id} type="color" className="h-9 w-16 cursor-pointer" value={typeof value === "string" ? value : "#c2a26b"} onChange={(event) => onChange(event.target.value)} />
   }
   const shown = draft ?? (problem === undefined ? understood : undefined) ?? (value === undefined ? "" : String(value))
-  const kept = typeof value === "number" || field.kind === "count" || field.kind === "number"
+  const kept = typeof value === "number" || ["count", "number", "area"].includes(field.kind)
   return (
     <input id={id} className={`field-input ${field.kind === "text" ? "!w-56 !text-left" : ""}`} type="text" autoComplete="off"
       inputMode={field.kind === "count" ? "numeric" : undefined}
@@ -71,6 +82,6 @@ function Control({ field, place, value, understood, fallback, problem, onChange,
 function written(text: string, field: Field, numeric: boolean): unknown {
   const trimmed = text.trim()
   if (trimmed === "") return undefined
-  if (["length", "count", "number"].includes(field.kind) && numeric && /^\d+(\.\d+)?$/.test(trimmed)) return Number(trimmed)
+  if (["length", "count", "number", "area"].includes(field.kind) && numeric && /^\d+(\.\d+)?$/.test(trimmed)) return Number(trimmed)
   return field.kind === "length" && /^\d+(\.\d+)?$/.test(trimmed) ? Number(trimmed) : text
 }

@@ -1,11 +1,14 @@
 import { useState } from "react"
+import { Link } from "react-router"
 import { useStash } from "../api/queries"
 import type { Covering, Field, Material, Plan, PlanLayer } from "../api/client"
 import { FieldControl } from "../pieces/FieldControl"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { Working } from "../pieces/Working"
+import { RecordList } from "../pieces/RecordList"
 import { Findings } from "./Findings"
 import { put, valueAt } from "./places"
+import { WorkBackwards } from "./WorkBackwards"
 import type { StageProps } from "./WreathScreen"
 
 /** Which covering, of what, and how it lies; with the sum behind it. */
@@ -34,6 +37,7 @@ export function CoverStage(props: StageProps) {
         <>
           <h2 className="text-xl">Nothing on it yet</h2>
           <p className="py-2 text-quiet">Choose a covering, and the drawing shows it on this form.</p>
+          <p className="pb-3"><Link className="amber-button inline-block" to="../coverings" relative="path">See all on this form</Link></p>
           <ul className="flex flex-wrap gap-3">
             {declarations.coverings.map((covering) => <li key={covering.method}><button type="button" className="plain-button" onClick={() => add(covering)}>{covering.title}</button></li>)}
           </ul>
@@ -63,19 +67,28 @@ function LayerControls({ plan, worked, problems, declarations, onChange, layer, 
   }
   const control = (field: Field, name = field.name) => (
     <FieldControl key={`${layer.method}.${name}`} field={field} place={`${place}.${name}`} value={valueAt(plan, `${place}.${name}`)} understood={problems.length > 0 ? undefined : worked?.lengths[`${place}.${name}`]}
-      fallback={shown?.settings[name]} problem={problemAt(`${place}.${name}`)} onChange={(value) => onChange(put(plan, `${place}.${name}`, value))} />
+      fallback={shown?.settings[name]} problem={problemAt(`${place}.${name}`)} materials={known} onChange={(value) => change(put(plan, `${place}.${name}`, value))} />
   )
   return (
     <>
       <h2 className="text-xl">{covering?.title ?? layer.method}</h2>
       <p className="text-quiet">{covering?.summary}</p>
       <div className="row"><span>Covering</span>
-        <OpenChoice label="Covering" name={`${place}.method`} value={layer.method} onChange={changeMethod} choices={declarations.coverings.map((each) => ({ value: each.method, says: each.title }))} />
+        <span className="flex flex-wrap items-center justify-end gap-2">
+          <select aria-label="Covering" className="field-input !w-60 !text-left" value={layer.method} onChange={(event) => changeMethod(event.target.value)}>
+            {declarations.coverings.map((each) => <option key={each.method} value={each.method}>{each.title}</option>)}
+          </select>
+          <Link className="plain-button" to="../coverings" relative="path">See all on this form</Link>
+        </span>
       </div>
       <MaterialRow label="Material" fits={fits} value={layer.material} problem={problemAt(`${place}.material`)} onChange={(id) => change(put(plan, `${place}.material`, id))} />
       {covering?.several && <MoreColours layer={layer} fits={fits} onChange={(ids) => change(put(plan, place, { ...layer, materials: ids.length > 0 ? ids : undefined, mix: undefined }))} />}
       {shown && worked && <Findings findings={[...shown.findings, ...worked.materials.filter((material) => shown.materials.includes(material.id)).flatMap((material) => material.findings)]} place={place} plan={plan} worked={worked} onChange={onChange} />}
       {covering?.options.filter((field) => plain(field) && !field.fine).map((field) => control(field))}
+      {covering?.options.filter((field) => field.kind === "list" && (field.of as Field | undefined)?.kind === "record").map((list) => (
+        <RecordList key={list.name} field={list} place={`${place}.${list.name}`} records={valueAt(plan, `${place}.${list.name}`)} materials={known} problems={problems}
+          onChange={(records) => change(put(plan, `${place}.${list.name}`, records))} />
+      ))}
       {covering?.options.filter((field) => field.kind === "record").map((record) => (
         <details key={record.name} className="pt-1" open={valueAt(plan, `${place}.${record.name}`) !== undefined}>
           <summary className="cursor-pointer py-2 font-semibold">{record.label}</summary>
@@ -90,6 +103,7 @@ function LayerControls({ plan, worked, problems, declarations, onChange, layer, 
           {covering.options.filter((field) => plain(field) && field.fine).map((field) => control(field))}
         </details>
       )}
+      {worked && problems.length === 0 && <WorkBackwards key={layer.method} plan={plan} layer={index} onTry={(changes) => onChange(Object.entries(changes).reduce((next, [name, value]) => put(next, `${place}.${name}`, value), plan))} />}
       {shown && <div className="mt-2"><Working lines={shown.working} caption="The working" /></div>}
     </>
   )
@@ -128,10 +142,16 @@ function MoreColours({ layer, fits, onChange }: { layer: PlanLayer; fits: Materi
   )
 }
 
-/** The plan with exactly the materials its layers name, taken from the plan or the stash. */
-function withMaterials(plan: Plan, known: Material[]): Plan {
-  const named = new Set((plan.layers ?? []).flatMap((layer) => [layer.material, ...(layer.materials ?? [])]))
+/** The plan with exactly the materials its layers name, in whatever option, taken from the plan or the stash. */
+export function withMaterials(plan: Plan, known: Material[]): Plan {
+  const named = new Set(textsIn(plan.layers ?? []))
   return { ...plan, materials: known.filter((material) => named.has(material.id)) }
+}
+
+/** Every text anywhere in a value. */
+function textsIn(value: unknown): string[] {
+  if (typeof value === "string") return [value]
+  return typeof value === "object" && value !== null ? Object.values(value).flatMap(textsIn) : []
 }
 
 function freshId(layers: PlanLayer[]): string {

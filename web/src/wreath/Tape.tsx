@@ -14,7 +14,7 @@ export function Tape({ worked, stale }: { worked: WorkedPlan; stale: boolean }) 
       {worked.tape.length === 0 && <p className="px-6 pb-4">Choose a covering and a material: the answers stand here.</p>}
       <ul className={`flex overflow-x-auto px-4 pb-2 sm:px-6 ${stale ? "opacity-60" : ""}`}>
         {worked.tape.map((figure) => (
-          <li key={figure.id} className="min-w-28 max-w-72 grow basis-auto border-l border-base-content/35 first:border-l-0">
+          <li key={figure.id} className="min-w-24 max-w-72 grow basis-auto border-l border-base-content/35 first:border-l-0">
             <Figure figure={figure} onOpen={() => setOpen(figure)} />
           </li>
         ))}
@@ -43,7 +43,7 @@ function Figure({ figure, onOpen }: { figure: TapeFigure; onOpen: () => void }) 
   }, [figure.figure])
   return (
     <button type="button" onClick={onOpen} className="flex h-full w-full cursor-pointer flex-col px-3 py-1 text-left hover:underline" title="Show the working">
-      <span ref={number} className="rounded font-display text-[1.35rem] font-bold leading-tight">
+      <span ref={number} className="whitespace-nowrap rounded font-display text-[1.35rem] font-bold leading-tight">
         {figure.figure.split(/(?<=\d) (?=[a-z])|(?<=[a-z]) (?=\d)/).map((part, index) => (
           <span key={index} className={/^[a-z]/.test(part) ? "text-base" : ""}>{index > 0 ? " " : ""}<Prose>{part}</Prose></span>
         ))}

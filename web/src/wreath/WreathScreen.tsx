@@ -6,6 +6,7 @@ import { Sheet, type Sizing } from "../drawing/Sheet"
 import { Dialog } from "../pieces/Dialog"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
+import { CoveringsView } from "../coverings/CoveringsView"
 import { BuyStage } from "./BuyStage"
 import { Cord } from "./Cord"
 import { CoverStage } from "./CoverStage"
@@ -82,15 +83,15 @@ export function WreathScreen() {
           <span role="status" className="text-sm text-quiet">{savingSays[wreath.saving]}</span>
           {undo && <button type="button" className="link-button text-sm" onClick={undo}>Undo</button>}
         </div>
-        <Cord current={stage} settled={problems.length > 0 ? undefined : worked?.stages} />
-        <div className="grid min-h-0 flex-1 gap-6 px-4 pb-3 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
-          {worked ? <Sheet worked={worked} materials={plan.materials ?? []} sizing={stage === "form" ? sizing : undefined} /> : <div className="rounded border border-base-300 bg-base-200 p-6 text-quiet">The drawing comes when the sizes can be.</div>}
+        <Cord current={stage === "coverings" ? "cover" : stage} settled={problems.length > 0 ? undefined : worked?.stages} />
+        {stage === "coverings" ? <CoveringsView plan={plan} onChoose={change} /> : <div className="grid min-h-0 flex-1 gap-6 px-4 pb-3 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
+          {worked ? <Sheet worked={worked} materials={plan.materials ?? []} sizing={stage === "form" ? sizing : undefined} plan={stage === "cover" ? plan : undefined} /> : <div className="rounded border border-base-300 bg-base-200 p-6 text-quiet">{problems.length > 0 ? "The drawing comes when the sizes can be." : "Drawing the form…"}</div>}
           <div className="min-h-0 lg:overflow-y-auto lg:pr-2" tabIndex={0} role="region" aria-label="Stage">
             {loose.length > 0 && <ul className="border-l-4 border-error pl-3">{loose.map((problem) => <li key={problem.at + problem.says} className="font-semibold text-error"><Prose>{problem.says}</Prose></li>)}</ul>}
             {problems.length > 0 && worked && <p className="text-sm text-quiet">The drawing and the tape show the last plan that could be worked.</p>}
             <Stage plan={plan} worked={worked} problems={problems} declarations={declarations} onChange={change} onMeasure={setMeasuring} id={Number(id)} />
           </div>
-        </div>
+        </div>}
         </main>
         {worked && <Tape worked={worked} stale={problems.length > 0} />}
       </Page>

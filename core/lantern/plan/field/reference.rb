@@ -5,6 +5,8 @@ module Lantern
     class Field
       # The id of one of the plan's materials.
       class Reference < Field
+        attr_reader :kinds
+
         # @param kinds [Array<Symbol>] the kinds of material that will do
         def initialize(name, kinds: [], **rest)
           super(name, **rest)

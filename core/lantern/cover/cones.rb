@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # Squares or rectangles rolled into cones or pinched into petals, set side by side round the form,
+    # layer on layer.
+    class Cones < Covering
+      covering :cones, title: "Cones and petals", takes: %i[fabric mesh],
+        summary: "Squares rolled into cones, set round the form in layers."
+      counts :pieces, "squares to cut"
+
+      spread 0.05 # from memory
+
+      # 6 in squares; nineteen or twenty go round a 14 in board ring (common practice).
+      option :width, :length, default: Rational(6), most: 48, label: "Width of a square"
+      option :height, :length, default: Rational(6), most: 48, label: "Height of a square"
+      option :base_width, :length, most: 24, label: "A cone takes", default_says: "three tenths of its width, a guess", help: "How much of the form one takes where it sits."
+      option :layers, :count, default: 2, most: 4, label: "Layers"
+      option :spare, :number, fine: true, default: 0.05, least: 0.0, most: 1.0, label: "Spares", help: "As a share of all."
+
+      vary :layers, takes: :more, says: "The most layers", unit: "layers"
+
+      # From memory: a rolled square's mouth lies flat on about three tenths of its width.
+      BASE_SHARE = Rational(3, 10)
+      # In the second layer two thirds as wide, as high as the first (common practice: 4 x 6 after 6 x 6).
+      NEXT_WIDTH = Rational(2, 3)
+
+      def check
+        super
+        refuse("base_width", "A cone that takes #{text(base_width)} is wider than the whole round, #{text(form.run)}.") if base_width > form.run
+        refuse_crowd(counts.sum, "base_width", "cones")
+      end
+
+      def base_width = super || width * BASE_SHARE
+
+      # Cones in each layer: round the middle of the band, then one for every two.
+      def counts = (0...layers).map { |i| i.zero? ? (form.run / base_width - 1e-9).ceil : ((form.run / base_width - 1e-9).ceil / 2.0**i).floor }
+
+      def widths = (0...layers).map { |i| up_to_mark(width * NEXT_WIDTH**i) }
+
+      def pieces = counts.map { (_1 * (1 + spare) - 1e-9).ceil }
+
+      def needs
+        pieces.each_with_index.filter_map do |count, i|
+          Need.pieces(material: material.id, what: "layer #{i + 1}", length: up_to_mark(height), width: (widths[i] if material.sheets?), count:, spread: self.class.spread) if count.positive?
+        end
+      end
+
+      def figures = {pieces: pieces.sum, repeats: counts.first, piece_length: up_to_mark(height), pitch: base_width.to_f, length: (pieces.sum * height).to_f}
+
+      def working
+        [
+          line("First layer", "#{bare(form.run)} ÷ #{bare(base_width)}, rounded up", counts.first.to_s),
+          *counts.each_with_index.drop(1).map { |count, i| line("Layer #{i + 1}, one for every two", "#{counts[i - 1]} ÷ 2; #{bare(widths[i])} × #{bare(height)} each", count.to_s) },
+          line("With spares", "#{in_hundred(spare)} more of each, rounded up", pieces.sum.to_s)
+        ]
+      end
+
+      def findings
+        [*(finding(:note, "guess", "What a cone takes of the form is a guess: roll three, set them side by side, measure, and say so.") unless @layer.options[:base_width]),
+          *(finding(:note, "bare_between", "One layer leaves the form in sight between the cones; a second closes it.", try: {"layers" => 2}) if layers == 1)]
+      end
+
+      def steps
+        counts.each_with_index.map { |count, i| step("layer#{i + 1}", "Layer #{i + 1}", "Roll each, glue its seam, pinch the foot flat. Set #{count} round#{" in the gaps of the layer below" if i.positive?}.", count:, unit: "cones", minutes: count * 1.5) }
+      end
+
+      def minutes = 3 + counts.sum * 1.5
+
+      def lies = counts.each_with_index.map { |count, i| Draw::Loops.cones(form, id:, material:, count:, layer: i, height: height.to_f, mouth: [widths[i].to_f * 0.45, form.outside_run / [count, 1].max * 1.1].min) }
+    end
+  end
+end

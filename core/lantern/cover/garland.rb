@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # Strands wound wide apart, mirrored on both sides from the bottom.
+    class Garland < Covering
+      covering :garland, title: "Garland", takes: %i[ribbon mesh rope],
+        summary: "Strands wound wide apart, mirrored from the bottom."
+      counts :turns, "turns"
+
+      spread 0.06 # from memory
+
+      option :strands, :count, default: 1, most: 8, label: "Strands"
+      option :pitch, :length, most: 60, label: "From turn to turn", default_says: "twice the face"
+
+      vary :pitch, takes: :less, says: "The closest turns"
+      vary :strands, takes: :more, says: "The most strands", unit: "strands"
+
+      ENDS = 2
+      JOIN = 1
+
+      def check
+        super
+        refuse("pitch", "At #{text(pitch)} from turn to turn not one turn fits on each side.") if turns < 1
+        refuse_crowd(turns * strands * 2, "pitch", "turns")
+      end
+
+      def pitch = super || 2 * form.face
+
+      # Whole turns of one strand on one side.
+      def turns = (form.run / 2 / pitch + 1e-9).floor
+
+      def width = (material.width || material.diameter).to_f
+
+      # The pitch that whole turns really have.
+      def real_pitch = form.run / 2 / turns
+
+      def length_per_turn = Math.hypot(form.girth + (material.diameter ? Math::PI * material.diameter.to_f : 0), real_pitch)
+
+      def length = 2 * strands * (turns * length_per_turn + ENDS)
+
+      def needs = [Need.run(material: material.id, what: "strands", length:, join: JOIN, least: length_per_turn, spread: self.class.spread)]
+
+      def figures = {turns: 2 * strands * turns, strands:, pitch: real_pitch, length_per_turn:, length:, gap_wide: form.wide_run / (2 * turns * strands) - width}
+
+      def working
+        [
+          line("Turns of a strand, each side", "½ × #{bare(form.run)} ÷ #{bare(pitch)}, rounded down", turns.to_s),
+          line("They then lie apart by", "½ × #{bare(form.run)} ÷ #{turns}", text(real_pitch)),
+          line("One turn", "√(#{bare(form.girth)}² + #{bare(real_pitch)}²)", text(length_per_turn)),
+          line("All strands, both sides, ends tucked", "2 × #{strands} × (#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)})", long_text(length))
+        ]
+      end
+
+      def findings
+        [finding(:note, "shows_form", "The form is meant to show between the strands: paint or cover it first."),
+          *(finding(:note, "covers_all", "Wound this closely it hides the form: a spiral wrap says how it laps.") if real_pitch / strands < width)]
+      end
+
+      def steps
+        [step("garland", "Wind both sides from the bottom", "Start at the bottom, wind up one side; then the other, mirrored, so that the turns meet at the top.", count: 2 * strands * turns, unit: "turns", minutes: minutes - 3)]
+      end
+
+      def minutes = 3 + 2 * strands * turns * 0.7
+
+      def lies = [Draw::Bands.mirrored(form, id:, material:, turns:, strands:, width:)]
+    end
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # Strips along a form's ribs: a gourd's, or a star's arms.
+    class Ribs < Covering
+      covering :ribs, title: "Strips along the ribs", takes: %i[ribbon fabric mesh rope],
+        summary: "A strip along every rib."
+      counts :pieces, "strips to cut"
+
+      spread 0.03 # from memory
+
+      option :count, :count, most: 24, label: "Ribs to cover", default_says: "all of them"
+      option :strip_width, :length, fine: true, most: 60, label: "Strip width", default_says: "the ribbon’s own, or 1 in from cloth"
+
+      vary :count, takes: :more, says: "The most ribs", unit: "ribs"
+
+      # Tucked at each end (common practice).
+      TUCK = Rational(1, 2)
+
+      def check
+        super
+        refuse("method", "This form has no ribs: a gourd and a star have.") if form.ribs.empty?
+        refuse("count", "This form has #{form.ribs.size} ribs, not #{count}.") if count > form.ribs.size
+      end
+
+      def count = super || form.ribs.size
+
+      def width = material.diameter || strip_width || material.width || Rational(1)
+
+      # The ribs that get a strip, from the middle outwards.
+      def covered = @covered ||= form.ribs.each_with_index.sort_by { |_, i| [(2 * i - form.ribs.size + 1).abs, i] }.first(count).sort_by(&:last).map(&:first)
+
+      def lengths = covered.map { up_to_mark(_1.length + 2 * TUCK) }
+
+      def needs
+        lengths.tally.map { |length, alike| Need.pieces(material: material.id, what: "strips", length:, count: alike, width: (width if material.sheets?), spread: self.class.spread) }
+      end
+
+      def figures = {pieces: count, length: lengths.sum.to_f, piece_length: lengths.max}
+
+      def working
+        covered.each_with_index.map { |rib, i| line("Rib #{i + 1}", "#{bare(rib.length)} + 2 × #{bare(TUCK)}, up to the mark", text(lengths[i])) } + [line("All", "#{count} strips", long_text(lengths.sum))]
+      end
+
+      def findings
+        (material.kind == :ribbon && !material.wired) ? [finding(:note, "hug_curves", "Ribbon woven hollow, or cut on the bias, hugs a rib’s curve; a stiff one stands off.")] : []
+      end
+
+      def steps = [step("ribs", "Glue a strip along each rib", "From one end to the other, both ends tucked under.", count:, unit: "ribs", minutes: count * 2.0)]
+
+      def minutes = 1 + count * 2.0
+
+      def lies = [Draw::Lie.new(layer: id, what: "strips", kind: :line, materials: [material], width: width.to_f, front: covered.map { {points: _1.path.trace(0.0, step: _1.length / 24)} })]
+    end
+  end
+end

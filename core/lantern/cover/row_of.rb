@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # Made-up pieces in a row round the form: bows, bundles, curls. Each is a recipe of cut pieces.
+    class RowOf < Covering
+      covering :row_of, title: "A row of made-up pieces", takes: %i[ribbon mesh rope fabric wire],
+        summary: "Bows, bundles or curls round the form, each made from the same recipe."
+      counts :repeats, "pieces to make"
+
+      spread 0.05 # from memory
+
+      option :count, :count, most: 500, label: "How many", default_says: "twelve, or as many as the spacing fits"
+      option :spacing, :length, most: 240, label: "From one to the next"
+      option :recipe, :list, most: 12, label: "What one of them is made of", default_says: "one piece of 18 in", of: Plan::Field::Record.new(:part, label: "A part", fields: [
+        Plan::Field::Reference.new(:material, kinds: %i[ribbon mesh rope fabric wire tie piece], label: "Material"),
+        Plan::Field::Length.new(:length, label: "Length"),
+        Plan::Field::Length.new(:width, most: 120, label: "Width"),
+        Plan::Field::Count.new(:count, default: 1, most: 60, label: "How many")
+      ])
+
+      vary :count, takes: :more, says: "The most pieces", unit: "pieces"
+
+      # Twelve bows of 18 in to a wreath (common practice).
+      USUAL = 12
+      USUAL_LENGTH = Rational(18)
+
+      def check
+        super
+        refuse("spacing", "Say how many, or how far apart; not both.") if @layer.options[:count] && spacing
+        refuse("spacing", "At #{text(spacing)} apart not one fits on #{text(form.run)}.") if spacing && spacing > form.run
+        refuse_crowd(count, "count", "pieces")
+        recipe.each_with_index do |part, i|
+          other(part[:material], %i[ribbon mesh rope fabric wire tie piece], "recipe.#{i}.material") if part[:material]
+          refuse("recipe.#{i}.length", "A part that is cut needs a length.") unless part[:length] || material_of(part).counted?
+        end
+      end
+
+      def count = super || (spacing ? (form.run / spacing + 1e-9).floor : USUAL)
+
+      def others = recipe.filter_map { _1[:material] && @plan.material(_1[:material]) }
+
+      # The parts of one: as said, or one piece of the main material.
+      def parts = recipe.empty? ? [{material: material.id, length: USUAL_LENGTH, width: nil, count: 1}] : recipe
+
+      def material_of(part) = part[:material] ? @plan.material(part[:material]) : material
+
+      def needs
+        parts.map do |part|
+          from = material_of(part)
+          next Need.items(material: from.id, what: from.name, count: part[:count] * count) if from.counted?
+          Need.pieces(material: from.id, what: (parts.one? ? "pieces" : "pieces, #{from.name}"), length: up_to_mark(part[:length]), count: part[:count] * count, width: (part[:width] || from.width || Rational(2) if from.sheets?), spread: self.class.spread)
+        end
+      end
+
+      def figures = {pieces: needs.sum(&:count), repeats: count, pitch: form.run / count, length: needs.reject { _1.shape == :items }.sum(&:total).to_f}
+
+      def working
+        [
+          line("How many", if spacing
+                             "#{bare(form.run)} ÷ #{bare(spacing)}, rounded down"
+                           else
+                             (@layer.options[:count] ? "as you said" : "as is usual")
+          end, count.to_s),
+          line("From one to the next", "#{bare(form.run)} ÷ #{count}", text(form.run / count)),
+          *needs.map { |need| line(need.what.capitalize, "#{count} × #{need.count / count}#{" of #{bare(need.length)}" unless need.shape == :items}", need.count.to_s) }
+        ]
+      end
+
+      def findings
+        size = parts.filter_map { _1[:length] }.max&./(3)
+        return [] unless size && size < form.run / count * 0.6
+        [finding(:note, "far_apart", "At #{text(form.run / count)} apart the form shows between them: #{(form.run / size).floor} would touch.", try: {"count" => (form.run / size).floor.clamp(1, 500)})]
+      end
+
+      def steps
+        [step("make", "Make them all first", "One, to try; then the rest like it.", count:, unit: "pieces", minutes: count * 2.0),
+          step("fix", "Fix them round the form", "Evenly, #{text(form.run / count)} from one to the next. Quarter the form first, then fill each quarter.", count:, unit: "pieces", minutes: count * 1.0)]
+      end
+
+      # Two minutes to make one, one to fix it (from memory).
+      def minutes = 2 + count * 3.0
+
+      def lies
+        parts.each_with_index.reject { |part, _| material_of(part).counted? }.flat_map do |part, i|
+          Draw::Loops.row(form, id:, material: material_of(part), count:, each: part[:count], length: part[:length].to_f, width: (part[:width] || material_of(part).width || material_of(part).diameter || 1).to_f, place: i)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # Cord round a stem, a handle or a small cone; and tendrils of wired cord wound on a pen.
+    class StemWrap < Covering
+      covering :stem_wrap, title: "Stem and tendrils", takes: %i[rope],
+        summary: "Cord wound round the stem, and curled tendrils."
+      counts :turns, "coils"
+
+      spread 0.05 # from memory
+
+      option :length, :length, most: 120, label: "Length of the stem", default_says: "the form’s own"
+      option :diameter, :length, most: 24, label: "Thickness at the foot", default_says: "the form’s own"
+      option :end_diameter, :length, most: 24, label: "Thickness at the end", default_says: "as at the foot"
+      option :tendrils, :count, least: 0, default: 0, most: 60, label: "Tendrils"
+      option :tendril_turns, :count, fine: true, default: 8, most: 60, label: "Turns of a tendril"
+      option :pen, :length, fine: true, default: Rational(3, 8), most: 6, label: "Wound on a pen", help: "How thick the pen is."
+
+      vary :tendrils, takes: :more, says: "The most tendrils", unit: "tendrils"
+
+      ENDS = 1
+      JOIN = 1
+
+      def check
+        super
+        refuse("length", "This form has no stem of its own: say how long it is.") unless stem_length
+        refuse("diameter", "This form has no stem of its own: say how thick it is.") unless foot
+        refuse("length", "Not one coil of #{material.name}, #{text(cord)} thick, fits on #{text(stem_length)}.") if turns < 1
+        refuse_crowd(turns, "length", "coils")
+      end
+
+      def cord = material.diameter.to_f
+
+      def stem_length = @layer.options[:length]&.to_f || form.stem&.length
+
+      def foot = diameter&.to_f || form.stem&.diameter&.to_f
+
+      def tip = end_diameter&.to_f || (diameter ? foot : form.stem&.end_diameter&.to_f)
+
+      def turns = (stem_length / cord + 1e-9).floor
+
+      # The cord's middle goes round half its thickness outside; on a cone the middle coil is the mean.
+      def length_per_turn = Math::PI * ((foot + tip) / 2 + cord)
+
+      def wound = turns * length_per_turn + ENDS
+
+      def tendril_length = up_to_mark(tendril_turns * Math::PI * (pen.to_f + cord))
+
+      def needs
+        [Need.run(material: material.id, what: "stem", length: wound, join: JOIN, least: length_per_turn, spread: self.class.spread),
+          *(Need.pieces(material: material.id, what: "tendrils", length: tendril_length, count: tendrils, spread: self.class.spread) if tendrils.positive?)]
+      end
+
+      def figures = {turns:, length_per_turn:, length: wound, pieces: (tendrils if tendrils.positive?), piece_length: (tendril_length if tendrils.positive?)}.compact
+
+      def working
+        [
+          line("Coils", "#{bare(stem_length)} ÷ #{bare(cord)}, rounded down", turns.to_s),
+          line("A coil, in the mean", "π × ((#{bare(foot)} + #{bare(tip)}) ÷ 2 + #{bare(cord)})", text(length_per_turn)),
+          line("All coils, the ends tucked", "#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)}", text(wound)),
+          *(line("Tendrils", "#{tendrils} × #{tendril_turns} turns × π × (#{bare(pen)} + #{bare(cord)}), up to the mark", text(tendril_length * tendrils)) if tendrils.positive?)
+        ]
+      end
+
+      def findings
+        [finding(:note, "slides_off", "Glue on the way, every few coils: on a smooth stem cord slides off#{", and on a cone towards the thin end" if (foot - tip).abs > 0.1}.")]
+      end
+
+      def steps
+        [step("stem", "Wind the stem", "From the foot to the end, glueing every few coils, the end pushed into the last coil.", count: turns, unit: "coils", minutes: turns * 0.4),
+          *(step("tendrils", "Curl the tendrils", "#{text(tendril_length)} each, #{tendril_turns} turns round a pen #{text(pen)} thick; slide off and pull out a little.", count: tendrils, unit: "tendrils", minutes: tendrils * 1.0) if tendrils.positive?)]
+      end
+
+      def minutes = 2 + turns * 0.4 + tendrils
+
+      def lies
+        return [] unless form.stem
+        stem = form.stem.path
+        items = (0...turns).map do |i|
+          along = [(i + 0.5) * cord, stem.length].min
+          half = (foot + (tip - foot) * along / stem_length) / 2 + cord / 2
+          {points: [stem.beside(along, -half), stem.beside(along, half)]}
+        end
+        [Draw::Lie.new(layer: id, what: "coils", kind: :cord, materials: [material], width: cord, front: items, back: items)]
+      end
+    end
+  end
+end

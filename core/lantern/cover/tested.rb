@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # A test piece of a wound covering: the maker winds a few turns and measures what they took and
+    # what they cover; that replaces the sum. It is the covering's option `test_piece`.
+    module Tested
+      # @return [Float, nil] inches of material to one turn, as measured
+      def measured_turn = test_piece && test_piece[:took] && (test_piece[:took] / test_piece[:turns]).to_f
+
+      # @return [Float, nil] inches of the edge that one turn covers, as measured
+      def measured_advance = test_piece && test_piece[:covers] && (test_piece[:covers] / test_piece[:turns]).to_f
+
+      # @raise [Plan::Refused]
+      def check_test_piece
+        return unless test_piece
+        refuse("test_piece.turns", "Say how many turns the test piece has.") unless test_piece[:turns]
+        refuse("test_piece", "A test piece needs what its turns took, or what they cover.") unless test_piece[:took] || test_piece[:covers]
+        refuse("test_piece.took", "A turn of #{text(measured_turn)} does not reach round a band that is #{text(form.girth)} around.") if measured_turn && measured_turn < form.girth * 0.9
+      end
+
+      # What the plan says of where its numbers come from.
+      def test_piece_finding
+        return finding(:note, "guess", "Wind three turns to try it, measure what they took and what they cover, and fill in the test piece: it replaces the sum.") unless test_piece
+        used = [("what a turn takes (#{text(measured_turn)})" if measured_turn), ("how far it goes (#{text(measured_advance)})" if measured_advance)].compact
+        finding(:note, "tested", "Your test piece says #{used.join(" and ")}; the sum is not used there.")
+      end
+    end
+  end
+end

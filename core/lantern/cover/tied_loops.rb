@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # A wide soft strip caught in tie after tie, standing out as a loop between them; one rail after
+    # the other, the first tie used again at the end.
+    class TiedLoops < Covering
+      covering :tied_loops, title: "Loops caught in ties", takes: %i[ribbon mesh fabric],
+        summary: "A wide strip gathered at tie after tie, a loop between each two."
+      counts :pieces, "loops"
+
+      spread 0.10 # from memory
+
+      # 9 in a loop takes 9 ft once round twelve ties (common practice).
+      option :loop_length, :length, default: Rational(9), most: 60, label: "Strip to a loop", help: "From tie to tie, along the strip."
+      option :ties, :count, most: 200, label: "Ties on a rail", default_says: "the form's own, or twelve"
+      option :rails, :count, most: 8, label: "Rails", default_says: "the rails that the form has"
+      option :strip_width, :length, fine: true, most: 120, label: "Strip width", default_says: "the roll’s own, or 18 in from cloth"
+
+      vary :loop_length, takes: :more, says: "The longest loops"
+
+      JOIN = 1
+      USUAL_TIES = 12
+
+      def check
+        super
+        refuse("rails", "This frame has #{form.section.rails.size} rails; loops cannot be caught on #{rails}.") if form.base == :wire && rails > form.section.rails.size
+        refuse("loop_length", "Ties are #{text(spacing)} apart on the outermost rail: a loop of #{text(loop_length)} would not reach from one to the next.") if loop_length <= spacing
+        refuse("loop_length", "A loop of #{text(loop_length)} is longer than the cloth, #{text(longest_sheet)}.") if material.sheets? && longest_sheet <= loop_length + JOIN
+        refuse_crowd(loops, "ties", "loops")
+      end
+
+      def ties = super || form.ties || USUAL_TIES
+
+      def rails = super || ((form.base == :wire) ? form.section.rails.size : 1)
+
+      def width = strip_width || material.width || Rational(18)
+
+      def loops = ties * rails
+
+      # From one tie to the next, on the outermost rail.
+      def spacing = ((form.base == :wire) ? form.rail_run(form.section.rails.size) : form.run) / ties
+
+      def length = loops * loop_length
+
+      def needs
+        return [Need.run(material: material.id, what: "loops", length:, join: JOIN, least: loop_length, spread: self.class.spread)] unless material.sheets?
+        [Need.pieces(material: material.id, what: "strips", length: longest_sheet, count: strips_for(length, longest_sheet, JOIN), width:, spread: self.class.spread)]
+      end
+
+      def figures = {pieces: loops, length:, strips: (strips_for(length, longest_sheet, JOIN) if material.sheets?)}.compact
+
+      def working
+        [
+          line("Loops", "#{ties} ties × #{rails} #{(rails == 1) ? "rail" : "rails"}, the first tie used again", loops.to_s),
+          line("Strip", "#{loops} × #{bare(loop_length)}", long_text(length))
+        ]
+      end
+
+      def findings
+        full = loop_length / spacing
+        [*(finding(:note, "flat_loops", "A loop of #{text(loop_length)} over #{text(spacing)} hardly stands out; twice the distance looks full.", try: {"loop_length" => text((spacing * 2).to_r)}) if full < 1.5),
+          *(finding(:note, "no_ties", "This form has no ties of its own: twist #{loops} half chenille stems on first, evenly.") if form.ties.nil?)]
+      end
+
+      def steps
+        [*(step("ties", "Twist the ties on", "#{ties} on each rail, evenly, half a chenille stem each.", count: loops, unit: "ties", minutes: loops * 0.4) if form.ties.nil?),
+          step("loops", "Catch the strip in the ties", "Gather its whole width at a tie, twist the tie shut, leave #{text(loop_length)} to the next. Outer rail first, then the one inside it.", count: loops, unit: "loops", minutes: loops * 0.8)]
+      end
+
+      # Forty-eight seconds a loop, and twenty-four to twist a tie on (from memory).
+      def minutes = 2 + loops * (form.ties ? 0.8 : 1.2)
+
+      def lies = [Draw::Loops.caught(form, id:, material:, ties:, rails:, length: loop_length.to_f, width: width.to_f)]
+    end
+  end
+end

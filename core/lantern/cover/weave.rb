@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # Rope woven over and under the rails, every row the other way from the one before. Between rails
+    # it lies as a crossed belt between equal pulleys.
+    # Source: the crossed-belt formulas, any engineering handbook.
+    class Weave < Covering
+      covering :weave, title: "Over and under", takes: %i[rope],
+        summary: "Rope woven over and under the rails; slow, and it closes best."
+      counts :passes, "passes"
+
+      spread 0.08 # from memory
+
+      option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up", help: "How wide a pass lies against the rope's own thickness."
+
+      JOIN = 1
+      ENDS = 2
+
+      def check
+        super
+        refuse("method", "Only a wire frame can be woven: this form has no rails.") unless form.base == :wire
+        tight = spacings.min
+        refuse("material", "Rope #{text(diameter)} thick does not pass between rails that are #{text(tight)} apart; anything thinner than #{text([tight - rail_diameter, 0].max)} does.") if tight <= 2 * reach + 1e-9
+        refuse("material", "Not one pass of #{material.name} fits along the inside edge, #{text(form.crowded_run)}.") if passes < 1
+        refuse_crowd(passes, "material", "passes")
+      end
+
+      def diameter = material.diameter.to_f
+
+      def rails = form.section.rails
+
+      # From one rail's middle to the next.
+      def spacings = @spacings ||= rails.each_cons(2).map { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
+
+      # The rope's own middle keeps this far from a rail's.
+      def reach = diameter / 2 + form.section.rail_radius
+
+      # Passes side by side on the crowded edge.
+      def passes = @passes ||= (form.crowded_run / (diameter * squash) + 1e-9).floor
+
+      def pitch = form.run / passes
+
+      # One pass across the face, and round the edge rail to come back: taut, straight between rails,
+      # turning through twice the slant over each rail between, and half round and twice the slant more
+      # at the edge.
+      def length_per_turn
+        @length_per_turn ||= begin
+          slants = spacings.map { Math.asin(2 * reach / _1) }
+          straight = spacings.sum { Math.sqrt(_1**2 - (2 * reach)**2) }
+          over = slants.each_cons(2).sum { |a, b| a + b } * reach
+          edge = reach * (Math::PI + slants.first + slants.last)
+          Math.hypot(straight + over + edge, pitch)
+        end
+      end
+
+      def length = passes * length_per_turn + ENDS
+
+      def gap_wide = form.wide_run / passes - diameter * squash
+
+      def needs = [Need.run(material: material.id, what: "weaving", length:, join: JOIN, least: length_per_turn, spread: self.class.spread)]
+
+      def figures = {passes:, pitch:, length_per_turn:, gap_wide:, length:}
+
+      def working
+        [
+          line("The rope’s middle keeps off a rail’s by", "½ × #{bare(diameter)} + ½ × #{bare(rail_diameter)}", text(reach)),
+          line("Rails apart", (rails.size > 2) ? "each, the dish in it" : "", spacings.map { text(_1) }.uniq.join(", ")),
+          line("Straight between two rails", "√(#{bare(spacings.first)}² − (2 × #{bare(reach)})²)", text(Math.sqrt(spacings.first**2 - 4 * reach**2))),
+          line("One pass, over every rail and round the edge", "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
+          line("Passes side by side", "#{bare(form.crowded_run)} ÷ #{bare(diameter * squash)}, rounded down", passes.to_s),
+          line("All passes, both ends tucked", "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}", long_text(length))
+        ]
+      end
+
+      def findings
+        [*(finding(:note, "plain_wrap", "With two rails this is a figure of eight round both, close to a plain wrap.") if rails.size == 2),
+          *(finding(:warn, "form_shows", "At the outside edge passes lie #{text(gap_wide)} apart, wider than the rope is thick. Push the rows together there, or add a thicker rope.", at: "outside") if gap_wide > diameter),
+          *(finding(:note, "slow", "#{passes} passes take about #{(minutes / 60).round(1)} hours, and tire the hands: plan two sittings.") if minutes > 90)]
+      end
+
+      def steps
+        [step("weave", "Weave over and under", "Over one rail, under the next; the next pass goes the other way. Push each against the last on the inside.", count: passes, unit: "passes", minutes: minutes - 3)]
+      end
+
+      # A minute a pass (from memory).
+      def minutes = 3 + passes * 1.0
+
+      def lies = [Draw::Cords.woven(form, id:, material:, passes:, width: diameter)]
+
+      def gaps = (gap_wide > 0.05 * diameter) ? Draw::Gap.outside(form, count: passes, after: passes / 6, width: gap_wide) : []
+
+      def thickness = diameter
+
+      private
+
+      def rail_diameter = 2 * form.section.rail_radius
+    end
+  end
+end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cut
+    # Things that are counted, not cut: ties, blooms, packs of paint. What is on hand first, then the
+    # packages that come to the least money, and at that the fewest; exact.
+    module Counts
+      module_function
+
+      # @return [Cutting]
+      def cut(material, demand, _plan)
+        wanted = demand.pieces.sum(&:count)
+        hand = material.on_hand.each_with_index.sort_by { |count, index| [-count, index] }
+        bars = []
+        hand.each { |count, index| wanted -= open(bars, demand, :on_hand, index, count, wanted) if wanted.positive? }
+        packages = cheapest(material.offers, wanted)
+        packages&.each { |index| wanted -= open(bars, demand, :offer, index, material.offers[index][:count], wanted) }
+        price = (packages || []).sum { |index| (material.offers[index][:price] * 10_000).to_i }
+        opened = bars.select { _1.source == :on_hand }.map(&:index)
+        Cutting.new(material:, demand:, bars:, bought: (packages || []).tally, optimal: wanted.zero?, bound: price, short: wanted, untouched: material.on_hand.each_with_index.reject { |_, index| opened.include?(index) }.map(&:first))
+      end
+
+      # Takes what it can from one package.
+      # @return [Integer] how many
+      def open(bars, demand, source, index, count, wanted)
+        taken = [count, wanted].min
+        cuts = [Bar::Cut.new(what: demand.pieces.map(&:what).uniq.join(" and "), length: 1, count: taken, shape: :pieces)]
+        bars << Bar.new(source:, index:, length: count, cuts:, left: count - taken)
+        taken
+      end
+
+      # The packages that hold at least so many for the least money: the best for every number up to
+      # it, one after another.
+      # @return [Array<Integer>, nil] offers by their places, the largest packages first
+      def cheapest(offers, wanted)
+        return [] unless wanted.positive?
+        return if offers.empty?
+        best = [[0r, 0, nil]]
+        (1..wanted).each do |number|
+          best << offers.each_with_index.map { |offer, index|
+            before = best[[number - offer[:count], 0].max]
+            [before[0] + offer[:price].to_r, before[1] + 1, index]
+          }.min
+        end
+        chosen = []
+        while wanted.positive?
+          chosen << best[wanted][2]
+          wanted -= offers[chosen.last][:count]
+        end
+        chosen.sort_by { -offers[_1][:count] }
+      end
+
+      private_class_method :open, :cheapest
+    end
+  end
+end

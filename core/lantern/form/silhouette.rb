@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Form
+    # A shape as a filled area: what is inside one edge of a closed band, or the band itself where it
+    # is open. For panels, rows and fillings, which cover it whole.
+    class Silhouette
+      # @return [Array<Array<(Float, Float)>>] its outlines, corner after corner
+      attr_reader :outlines
+
+      class << self
+        # @param across [Float] which edge of a closed band: half the face for the outside, less for the inside
+        def of(form, across)
+          half = form.half_face
+          new(form.path.strands.map { |strand| strand.closed? ? edge(strand, across) : edge(strand, half) + edge(strand, -half).reverse })
+        end
+
+        private
+
+        # Points along an edge, notches trimmed, corners rounded on the wide side.
+        def edge(strand, across)
+          step = strand.length / 360
+          parts = strand.parallel(across)
+          parts.each_with_index.flat_map do |(piece, from, to), i|
+            count = piece.curvature.zero? ? 1 : [((to - from) / step).ceil, 2].max
+            points = (0..count).map { |n| piece.beside(from + (to - from) * n / count, across) }
+            before, _, ended = parts[i - 1]
+            round(before.beside(ended, across), piece.at(from), points.first) + points
+          end
+        end
+
+        # Where two pieces part, the edge goes round the corner.
+        def round(from, corner, to)
+          return [] if Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-6
+          start, finish = [from, to].map { |x, y| Math.atan2(y - corner[1], x - corner[0]) }
+          turn = (finish - start + Math::PI) % (2 * Math::PI) - Math::PI
+          radius = Math.hypot(from[0] - corner[0], from[1] - corner[1])
+          (1..7).map { |i| (start + turn * i / 8).then { |angle| [corner[0] + radius * Math.cos(angle), corner[1] + radius * Math.sin(angle)] } }
+        end
+      end
+
+      def initialize(outlines)
+        @outlines = outlines
+      end
+
+      # @return [Array<Float>] left, top, right, bottom
+      def box
+        @box ||= outlines.flatten(1).transpose.then { |xs, ys| [xs.min, ys.min, xs.max, ys.max] }
+      end
+
+      def width = box[2] - box[0]
+
+      def height = box[3] - box[1]
+
+      # By the shoelace formula; parts that overlap count twice.
+      def area = outlines.sum { |points| sides(points).sum { |(ax, ay), (bx, by)| ax * by - bx * ay }.abs / 2 }
+
+      # Where a level line crosses it: from where to where, from left to right.
+      # @return [Array<(Float, Float)>]
+      def chords(y)
+        spans = outlines.flat_map do |points|
+          crossings = sides(points).filter_map { |(ax, ay), (bx, by)| ax + (y - ay) * (bx - ax) / (by - ay) if (ay <= y) != (by <= y) }
+          crossings.sort.each_slice(2).select { _1.size == 2 }
+        end
+        spans.sort.each_with_object([]) { |(from, to), merged| (merged.any? && from <= merged.last[1]) ? merged.last[1] = [merged.last[1], to].max : merged << [from, to] }
+      end
+
+      # What lies below a level line.
+      # @return [Array<Array<(Float, Float)>>]
+      def below(level)
+        outlines.map { |points|
+          sides(points).flat_map { |a, b|
+            crossing = [a[0] + (level - a[1]) * (b[0] - a[0]) / (b[1] - a[1]), level] if (a[1] < level) != (b[1] < level)
+            [(a if a[1] >= level), crossing].compact
+          }
+        }.reject { _1.size < 3 }
+      end
+
+      # Whether a disc lies clear of every edge: tried against points along the edges, a twelfth of its
+      # width apart.
+      def clear?(x, y, radius)
+        least = radius**2 * (1 - 1e-9)
+        near(radius).none? { |px, py| (px - x)**2 + (py - y)**2 < least }
+      end
+
+      private
+
+      def near(radius)
+        (@near ||= {})[radius] ||= outlines.flat_map { |points| sides(points) }.flat_map do |(ax, ay), (bx, by)|
+          count = (Math.hypot(bx - ax, by - ay) / (radius / 6)).ceil.clamp(1, nil)
+          (0...count).map { |i| [ax + (bx - ax) * i / count, ay + (by - ay) * i / count] }
+        end
+      end
+
+      def sides(points) = (points + [points.first]).each_cons(2).to_a
+    end
+  end
+end

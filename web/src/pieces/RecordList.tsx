@@ -1,0 +1,40 @@
+import type { Field, Material, Problem } from "../api/client"
+import { FieldControl } from "./FieldControl"
+
+type Record_ = Record<string, unknown>
+interface Props {
+  field: Field
+  place: string
+  records: unknown
+  materials: Material[]
+  problems: Problem[]
+  onChange: (records: Record_[] | undefined) => void
+}
+
+/** A list of records, each with its own fields, drawn from the list's declaration. */
+export function RecordList({ field, place, records, materials, problems, onChange }: Props) {
+  const list = Array.isArray(records) ? (records as Record_[]) : []
+  const fields = ((field.of as Field | undefined)?.fields ?? []) as Field[]
+  const at = (name: string) => problems.find((problem) => problem.at === name)?.says
+  const change = (index: number, name: string, value: unknown) => {
+    const { [name]: _, ...rest } = list[index] ?? {}
+    onChange(list.map((each, i) => (i === index ? (value === undefined ? rest : { ...rest, [name]: value }) : each)))
+  }
+  return (
+    <fieldset className="py-2">
+      <legend className="font-semibold">{field.label}</legend>
+      {list.length === 0 && field.default_says && <p className="text-sm text-quiet">Left empty: {field.default_says}.</p>}
+      {list.map((record, index) => (
+        <div key={index} className="border-b border-base-300 pl-3">
+          {fields.map((each) => (
+            <FieldControl key={each.name} field={each} place={`${place}.${index}.${each.name}`} value={record[each.name]} materials={materials} problem={at(`${place}.${index}.${each.name}`)}
+              fallback={each.default === undefined ? undefined : String(each.default)} onChange={(value) => change(index, each.name, value)} />
+          ))}
+          <p className="py-1 text-right"><button type="button" className="link-button text-sm" onClick={() => onChange(list.length === 1 ? undefined : list.filter((_, i) => i !== index))}>Take part {index + 1} out</button></p>
+        </div>
+      ))}
+      <button type="button" className="plain-button mt-1" onClick={() => onChange([...list, {}])}>Add a part</button>
+      {at(place) && <p role="alert" className="text-sm font-semibold text-error">{at(place)}</p>}
+    </fieldset>
+  )
+}
