@@ -103,7 +103,7 @@ module Server
         sized = found.filter_map { |points| measured(cleaned(points)) }.sort_by { -_1[:area] }
         refuse("There is no outline in this file that encloses anything.") if sized.empty?
         sized.select { _1[:area] >= sized[0][:area] * SPECK }.first(MOST_OUTLINES).map do |outline|
-          points = Simplify.outline(outline[:points], most: Lantern::Form::Outline::MOST - 100, size: [outline[:width], outline[:height]].max)
+          points = Simplify.outline(outline[:points], most: Lantern::Form::Outline::MOST, size: [outline[:width], outline[:height]].max)
           unit = 1000.0 / [outline[:width], outline[:height]].max
           left, top = outline[:points].transpose.map(&:min)
           {"points" => points.map { |x, y| [((x - left) * unit).round(3), ((y - top) * unit).round(3)] }, "width" => outline[:width].round(4), "height" => outline[:height].round(4)}

@@ -38,7 +38,7 @@ module Lantern
       # shifted a little, those that hold most.
       def places
         @places ||= begin
-          shifts = [0.0, 1 / 3.0, 2 / 3.0]
+          shifts = [0.0, 0.5]
           shifts.product(shifts).map { |x, y| packed(x * bloom, y * bloom) }.max_by(&:size)
         end
       end

@@ -16,16 +16,19 @@ module Lantern
       vary :pitch, takes: :less, says: "The closest turns"
       vary :strands, takes: :more, says: "The most strands", unit: "strands"
 
+      tested "Wind a few turns, measure, and these replace the sum."
+
       ENDS = 2
       JOIN = 1
 
       def check
         super
+        check_test_piece
         refuse("pitch", "At #{text(pitch)} from turn to turn not one turn fits on each side.") if turns < 1
         refuse_crowd(turns * strands * 2, "pitch", "turns")
       end
 
-      def pitch = super || 2 * form.face
+      def pitch = super || measured_advance || 2 * form.face
 
       # Whole turns of one strand on one side.
       def turns = (form.run / 2 / pitch + 1e-9).floor
@@ -35,7 +38,7 @@ module Lantern
       # The pitch that whole turns really have.
       def real_pitch = form.run / 2 / turns
 
-      def length_per_turn = Math.hypot(form.girth + (material.diameter ? Math::PI * material.diameter.to_f : 0), real_pitch)
+      def length_per_turn = measured_turn || Math.hypot(form.girth + (material.diameter ? Math::PI * material.diameter.to_f : 0), real_pitch)
 
       def length = 2 * strands * (turns * length_per_turn + ENDS)
 
@@ -47,13 +50,13 @@ module Lantern
         [
           line("Turns of a strand, each side", "½ × #{bare(form.run)} ÷ #{bare(pitch)}, rounded down", turns.to_s),
           line("They then lie apart by", "½ × #{bare(form.run)} ÷ #{turns}", text(real_pitch)),
-          line("One turn", "√(#{bare(form.girth)}² + #{bare(real_pitch)}²)", text(length_per_turn)),
+          line("One turn", measured_turn ? "by your test piece" : "√(#{bare(form.girth)}² + #{bare(real_pitch)}²)", text(length_per_turn)),
           line("All strands, both sides, ends tucked", "2 × #{strands} × (#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)})", long_text(length))
         ]
       end
 
       def findings
-        [finding(:note, "shows_form", "The form is meant to show between the strands: paint or cover it first."),
+        [*(test_piece_finding if test_piece), finding(:note, "shows_form", "The form is meant to show between the strands: paint or cover it first."),
           *(finding(:note, "covers_all", "Wound this closely it hides the form: a spiral wrap says how it laps.") if real_pitch / strands < width)]
       end
 

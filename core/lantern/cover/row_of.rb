@@ -57,11 +57,7 @@ module Lantern
 
       def working
         [
-          line("How many", if spacing
-                             "#{bare(form.run)} ÷ #{bare(spacing)}, rounded down"
-                           else
-                             (@layer.options[:count] ? "as you said" : "as is usual")
-          end, count.to_s),
+          line("How many", how_many, count.to_s),
           line("From one to the next", "#{bare(form.run)} ÷ #{count}", text(form.run / count)),
           *needs.map { |need| line(need.what.capitalize, "#{count} × #{need.count / count}#{" of #{bare(need.length)}" unless need.shape == :items}", need.count.to_s) }
         ]
@@ -85,6 +81,13 @@ module Lantern
         parts.each_with_index.reject { |part, _| material_of(part).counted? }.flat_map do |part, i|
           Draw::Loops.row(form, id:, material: material_of(part), count:, each: part[:count], length: part[:length].to_f, width: (part[:width] || material_of(part).width || material_of(part).diameter || 1).to_f, place: i)
         end
+      end
+
+      private
+
+      def how_many
+        return "#{bare(form.run)} ÷ #{bare(spacing)}, rounded down" if spacing
+        @layer.options[:count] ? "as you said" : "as is usual"
       end
     end
   end

@@ -16,8 +16,11 @@ module Lantern
         return unless test_piece
         refuse("test_piece.turns", "Say how many turns the test piece has.") unless test_piece[:turns]
         refuse("test_piece", "A test piece needs what its turns took, or what they cover.") unless test_piece[:took] || test_piece[:covers]
-        refuse("test_piece.took", "A turn of #{text(measured_turn)} does not reach round a band that is #{text(form.girth)} around.") if measured_turn && measured_turn < form.girth * 0.9
+        refuse("test_piece.took", "A turn of #{text(measured_turn)} does not reach round a band that is #{text(form.girth)} around.") if measured_turn && measured_turn < least_turn
       end
+
+      # A turn that takes less than this has not gone round.
+      def least_turn = form.girth * 0.9
 
       # What the plan says of where its numbers come from.
       def test_piece_finding

@@ -14,11 +14,14 @@ module Lantern
 
       option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up", help: "How wide a pass lies against the rope's own thickness."
 
+      tested "Weave a few passes, measure, and these replace the sum."
+
       JOIN = 1
       ENDS = 2
 
       def check
         super
+        check_test_piece
         refuse("method", "Only a wire frame can be woven: this form has no rails.") unless form.base == :wire
         tight = spacings.min
         refuse("material", "Rope #{text(diameter)} thick does not pass between rails that are #{text(tight)} apart; anything thinner than #{text([tight - rail_diameter, 0].max)} does.") if tight <= 2 * reach + 1e-9
@@ -37,7 +40,10 @@ module Lantern
       def reach = diameter / 2 + form.section.rail_radius
 
       # Passes side by side on the crowded edge.
-      def passes = @passes ||= (form.crowded_run / (diameter * squash) + 1e-9).floor
+      def passes = @passes ||= (form.crowded_run / (measured_advance || diameter * squash) + 1e-9).floor
+
+      # A pass crosses the face once.
+      def least_turn = form.face * 0.9
 
       def pitch = form.run / passes
 
@@ -45,7 +51,7 @@ module Lantern
       # turning through twice the slant over each rail between, and half round and twice the slant more
       # at the edge.
       def length_per_turn
-        @length_per_turn ||= begin
+        @length_per_turn ||= measured_turn || begin
           slants = spacings.map { Math.asin(2 * reach / _1) }
           straight = spacings.sum { Math.sqrt(_1**2 - (2 * reach)**2) }
           over = slants.each_cons(2).sum { |a, b| a + b } * reach
@@ -67,14 +73,14 @@ module Lantern
           line("The rope’s middle keeps off a rail’s by", "½ × #{bare(diameter)} + ½ × #{bare(rail_diameter)}", text(reach)),
           line("Rails apart", (rails.size > 2) ? "each, the dish in it" : "", spacings.map { text(_1) }.uniq.join(", ")),
           line("Straight between two rails", "√(#{bare(spacings.first)}² − (2 × #{bare(reach)})²)", text(Math.sqrt(spacings.first**2 - 4 * reach**2))),
-          line("One pass, over every rail and round the edge", "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
+          line("One pass, over every rail and round the edge", measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
           line("Passes side by side", "#{bare(form.crowded_run)} ÷ #{bare(diameter * squash)}, rounded down", passes.to_s),
           line("All passes, both ends tucked", "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}", long_text(length))
         ]
       end
 
       def findings
-        [*(finding(:note, "plain_wrap", "With two rails this is a figure of eight round both, close to a plain wrap.") if rails.size == 2),
+        [*(test_piece_finding if test_piece), *(finding(:note, "plain_wrap", "With two rails this is a figure of eight round both, close to a plain wrap.") if rails.size == 2),
           *(finding(:warn, "form_shows", "At the outside edge passes lie #{text(gap_wide)} apart, wider than the rope is thick. Push the rows together there, or add a thicker rope.", at: "outside") if gap_wide > diameter),
           *(finding(:note, "slow", "#{passes} passes take about #{(minutes / 60).round(1)} hours, and tire the hands: plan two sittings.") if minutes > 90)]
       end

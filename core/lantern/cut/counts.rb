@@ -12,9 +12,9 @@ module Lantern
         wanted = demand.pieces.sum(&:count)
         hand = material.on_hand.each_with_index.sort_by { |count, index| [-count, index] }
         bars = []
-        hand.each { |count, index| wanted -= open(bars, demand, :on_hand, index, count, wanted) if wanted.positive? }
+        hand.each { |count, index| wanted -= take(bars, demand, :on_hand, index, count, wanted) if wanted.positive? }
         packages = cheapest(material.offers, wanted)
-        packages&.each { |index| wanted -= open(bars, demand, :offer, index, material.offers[index][:count], wanted) }
+        packages&.each { |index| wanted -= take(bars, demand, :offer, index, material.offers[index][:count], wanted) }
         price = (packages || []).sum { |index| (material.offers[index][:price] * 10_000).to_i }
         opened = bars.select { _1.source == :on_hand }.map(&:index)
         Cutting.new(material:, demand:, bars:, bought: (packages || []).tally, optimal: wanted.zero?, bound: price, short: wanted, untouched: material.on_hand.each_with_index.reject { |_, index| opened.include?(index) }.map(&:first))
@@ -22,7 +22,7 @@ module Lantern
 
       # Takes what it can from one package.
       # @return [Integer] how many
-      def open(bars, demand, source, index, count, wanted)
+      def take(bars, demand, source, index, count, wanted)
         taken = [count, wanted].min
         cuts = [Bar::Cut.new(what: demand.pieces.map(&:what).uniq.join(" and "), length: 1, count: taken, shape: :pieces)]
         bars << Bar.new(source:, index:, length: count, cuts:, left: count - taken)
@@ -50,7 +50,7 @@ module Lantern
         chosen.sort_by { -offers[_1][:count] }
       end
 
-      private_class_method :open, :cheapest
+      private_class_method :take, :cheapest
     end
   end
 end

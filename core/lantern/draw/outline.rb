@@ -47,6 +47,7 @@ module Lantern
       # One line beside one strand of a path. At a corner the wide side goes round on an arc, and the
       # tight side ends where its lines meet.
       def strand(path, across, scale)
+        return polygon(path.pieces, across, scale) if path.closed? && path.pieces.none?(Arc)
         parts = path.parallel(across)
         parts = path.pieces.map { [_1, 0.0, _1.length] } if parts.empty?
         x, y = start(path, parts, across)
@@ -58,6 +59,23 @@ module Lantern
           drawn << (piece.is_a?(Arc) ? arc(piece, from, to, across, scale) : "L#{scale.text(x, y)}")
         end
         path.closed? ? drawn << "Z" : drawn
+      end
+
+      # A bend that turns less than this needs no arc of its own, in radians.
+      FLAT = 0.05
+
+      # The same for straight pieces alone, which an outline brought in has hundreds of: on the tight
+      # side of a corner the edge turns where the sides' parallels meet.
+      def polygon(pieces, across, scale)
+        before = pieces.last
+        corners = pieces.map do |piece|
+          (x, y), (ax, ay), (bx, by) = piece.from, before.direction(0), piece.direction(0)
+          turn, along = ax * by - ay * bx, ax * bx + ay * by
+          before = piece
+          next scale.text(x + (ay + by) * across / (1 + along), y - (ax + bx) * across / (1 + along)) if turn * across <= 0 && along > -0.99 || turn.abs < FLAT && along > 0
+          "#{scale.text(x + ay * across, y - ax * across)}A#{scale.number(across.abs)} #{scale.number(across.abs)} 0 0 #{across.positive? ? 1 : 0} #{scale.text(x + by * across, y - bx * across)}"
+        end
+        "M#{corners.join("L")}Z"
       end
 
       # A closed line begins where it ends, so that its last corner is drawn first.
@@ -104,7 +122,7 @@ module Lantern
         [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :part, :strand, :start, :corner, :arc, :crossbars, :hull, :bounds
+      private_class_method :part, :strand, :polygon, :start, :corner, :arc, :crossbars, :hull, :bounds
     end
   end
 end

@@ -15,7 +15,7 @@ module Lantern
       DIP = 0.3
       REACH = 6
       # Arcs to the whole; to a rib a quarter as many.
-      ARCS = 48
+      ARCS = 32
       # Where the shoulder is highest: the sine there, of the curve below.
       SHOULDER = (1 / ((REACH + 1) * DIP))**(1.0 / REACH)
 

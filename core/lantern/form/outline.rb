@@ -9,7 +9,7 @@ module Lantern
       box height: false
 
       # As many as a drawing that was brought in can come to.
-      MOST = 500
+      MOST = 140
       # A kite, to begin with.
       KITE = [[0, -10], [7, -3], [0, 12], [-7, -3]].freeze
       sizes << Plan::Field::List.new(:points, least: 3, most: MOST, label: "Corners", default_says: "a kite",

@@ -19,7 +19,7 @@ module Lantern
 
         # Points along an edge, notches trimmed, corners rounded on the wide side.
         def edge(strand, across)
-          step = strand.length / 360
+          step = strand.length / 180
           parts = strand.parallel(across)
           parts.each_with_index.flat_map do |(piece, from, to), i|
             count = piece.curvature.zero? ? 1 : [((to - from) / step).ceil, 2].max
@@ -58,8 +58,8 @@ module Lantern
       # Where a level line crosses it: from where to where, from left to right.
       # @return [Array<(Float, Float)>]
       def chords(y)
-        spans = outlines.flat_map do |points|
-          crossings = sides(points).filter_map { |(ax, ay), (bx, by)| ax + (y - ay) * (bx - ax) / (by - ay) if (ay <= y) != (by <= y) }
+        spans = edges.flat_map do |sides|
+          crossings = sides.filter_map { |(ax, ay), (bx, by)| ax + (y - ay) * (bx - ax) / (by - ay) if (ay <= y) != (by <= y) }
           crossings.sort.each_slice(2).select { _1.size == 2 }
         end
         spans.sort.each_with_object([]) { |(from, to), merged| (merged.any? && from <= merged.last[1]) ? merged.last[1] = [merged.last[1], to].max : merged << [from, to] }
@@ -80,17 +80,26 @@ module Lantern
       # width apart.
       def clear?(x, y, radius)
         least = radius**2 * (1 - 1e-9)
-        near(radius).none? { |px, py| (px - x)**2 + (py - y)**2 < least }
+        points = near(radius)
+        index = points.bsearch_index { |_, py| py > y - radius } || points.size
+        while index < points.size && (py = points[index][1]) < y + radius
+          return false if (points[index][0] - x)**2 + (py - y)**2 < least
+          index += 1
+        end
+        true
       end
 
       private
 
+      # Points along the edges, from the highest to the lowest.
       def near(radius)
-        (@near ||= {})[radius] ||= outlines.flat_map { |points| sides(points) }.flat_map do |(ax, ay), (bx, by)|
+        (@near ||= {})[radius] ||= edges.flatten(1).flat_map do |(ax, ay), (bx, by)|
           count = (Math.hypot(bx - ax, by - ay) / (radius / 6)).ceil.clamp(1, nil)
           (0...count).map { |i| [ax + (bx - ax) * i / count, ay + (by - ay) * i / count] }
-        end
+        end.sort_by(&:last)
       end
+
+      def edges = @edges ||= outlines.map { sides(_1) }
 
       def sides(points) = (points + [points.first]).each_cons(2).to_a
     end

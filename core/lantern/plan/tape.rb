@@ -31,7 +31,8 @@ module Lantern
         return [] if pieces.empty?
         size = text(pieces.map(&:length).max)
         size = "longest #{size}" if pieces.map(&:length).uniq.size > 1
-        [beside ? "#{pieces.sum(&:count)} #{pieces.first.what} of #{size} each" : "#{size} each"]
+        return ["#{size} each"] unless beside
+        [(pieces.map(&:what).uniq.size > 1) ? "#{pieces.sum(&:count)} cuts, #{size}" : "#{pieces.sum(&:count)} #{pieces.first.what} of #{size} each"]
       end
 
       # One figure for each of two materials; more than two are added up.

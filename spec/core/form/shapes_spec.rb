@@ -138,7 +138,7 @@ RSpec.describe "The shapes" do
   end
 
   it "tend to a ring: a polygon of many corners, by its runs" do
-    corners = (0...240).map { |i| [Math.cos(PI * i / 120), Math.sin(PI * i / 120)] }
+    corners = (0...140).map { |i| [Math.cos(PI * i / 70), Math.sin(PI * i / 70)] }
     many, ring = band(:outline, width: 14, face: 3, points: corners), band(:ring)
     %i[run outside_run inside_run wide_run].each { expect(many.public_send(_1)).to be_within(0.002 * ring.run).of(ring.public_send(_1)) }
   end

@@ -71,7 +71,7 @@ function Entry({ compared, known, current, picked, onPick, onChoose }: EntryProp
         <p className="text-sm text-quiet">{compared.materials?.join(", ")}{compared.length_says && ", "}<Prose>{compared.length_says ?? ""}</Prose></p>
         <p className="text-sm"><strong>{toPay(compared)}</strong>, {duration(compared.minutes ?? 0)}{compared.chance_enough! < 0.995 && `, ${Math.floor(compared.chance_enough! * 100)} in 100 sure`}</p>
         <p className="mt-auto flex items-center gap-4">
-          {current ? <span className="py-1 text-sm font-semibold text-secondary">On your plan</span> : <button type="button" className="link-button" onClick={onChoose} aria-label={`Take ${compared.title}`}>Take this</button>}
+          {current ? <span className="py-1 text-sm font-semibold text-secondary">On your plan</span> : <button type="button" className="link-button" onClick={onChoose} aria-label={`Take this: ${compared.title}`}>Take this</button>}
           <label className="flex items-center gap-1.5 text-sm"><input type="checkbox" className="checkbox checkbox-sm" checked={picked} onChange={onPick} aria-label={`Compare ${compared.title}`} />Compare</label>
         </p>
       </div>

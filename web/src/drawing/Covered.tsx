@@ -11,6 +11,12 @@ interface Props {
   pointed?: number
 }
 
+/** Whether a lie is more of the same material in the same layer, told apart by its colour: fillers among coils. */
+export function isMore(lies: Drawing["layers"], index: number): boolean {
+  const [lie, before] = [lies[index], lies[index - 1]]
+  return lie !== undefined && before !== undefined && lie.layer === before.layer && lie.kind === before.kind && lie.materials[0] === before.materials[0] && lie.kind === "cord"
+}
+
 /** The form with its covering as it lies, seen from one side. */
 export function Covered({ drawing, materials, side, pointed }: Props) {
   const id = useId()
@@ -21,7 +27,7 @@ export function Covered({ drawing, materials, side, pointed }: Props) {
   const far = side === "front" ? "back" : "front"
   const layer = (which: "front" | "back", seenThrough: boolean) => lies.map(({ lie, fills, textures }, index) => (
     <g key={index} className="drawing-layer" data-lie={lie.what} opacity={pointed === undefined || pointed === index ? 1 : 0.22}>
-      <LieItems lie={lie} items={lie[which]} fills={fills} textures={textures} far={seenThrough} marked={index > 0 && lies[index - 1]?.lie.layer === lie.layer} />
+      <LieItems lie={lie} items={lie[which]} fills={fills} textures={textures} far={seenThrough} marked={isMore(drawing.layers, index)} />
     </g>
   ))
   return (

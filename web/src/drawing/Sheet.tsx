@@ -1,7 +1,7 @@
 import { useRef, useState } from "react"
 import type { Bare, Material, Plan, WorkedPlan } from "../api/client"
 import { useBare } from "../api/queries"
-import { Covered } from "./Covered"
+import { Covered, isMore } from "./Covered"
 import { CutThrough } from "./CutThrough"
 import { Dimensions, Gaps } from "./Dimensions"
 import { SizeField } from "./SizeField"
@@ -98,7 +98,7 @@ function Legend({ worked, materials, onPoint }: { worked: WorkedPlan; materials:
   return (
     <ul className="absolute right-3 top-1 max-w-48 text-sm" aria-label="What is drawn">
       {worked.drawing.layers.map((lie, index) => {
-        const second = index > 0 && worked.drawing.layers[index - 1]?.layer === lie.layer
+        const second = isMore(worked.drawing.layers, index)
         return (
           <li key={index}>
             <button type="button" className="flex cursor-pointer items-center gap-2 py-0.5 text-left" onMouseEnter={() => onPoint(index)} onMouseLeave={() => onPoint(undefined)} onFocus={() => onPoint(index)} onBlur={() => onPoint(undefined)}>

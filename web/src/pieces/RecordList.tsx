@@ -8,11 +8,13 @@ interface Props {
   records: unknown
   materials: Material[]
   problems: Problem[]
+  /** A length as it was understood, by its place. */
+  understood: (place: string) => string | undefined
   onChange: (records: Record_[] | undefined) => void
 }
 
 /** A list of records, each with its own fields, drawn from the list's declaration. */
-export function RecordList({ field, place, records, materials, problems, onChange }: Props) {
+export function RecordList({ field, place, records, materials, problems, understood, onChange }: Props) {
   const list = Array.isArray(records) ? (records as Record_[]) : []
   const fields = ((field.of as Field | undefined)?.fields ?? []) as Field[]
   const at = (name: string) => problems.find((problem) => problem.at === name)?.says
@@ -27,7 +29,7 @@ export function RecordList({ field, place, records, materials, problems, onChang
       {list.map((record, index) => (
         <div key={index} className="border-b border-base-300 pl-3">
           {fields.map((each) => (
-            <FieldControl key={each.name} field={each} place={`${place}.${index}.${each.name}`} value={record[each.name]} materials={materials} problem={at(`${place}.${index}.${each.name}`)}
+            <FieldControl key={each.name} field={each} place={`${place}.${index}.${each.name}`} value={record[each.name]} materials={materials} understood={understood(`${place}.${index}.${each.name}`)} problem={at(`${place}.${index}.${each.name}`)}
               fallback={each.default === undefined ? undefined : String(each.default)} onChange={(value) => change(index, each.name, value)} />
           ))}
           <p className="py-1 text-right"><button type="button" className="link-button text-sm" onClick={() => onChange(list.length === 1 ? undefined : list.filter((_, i) => i !== index))}>Take part {index + 1} out</button></p>

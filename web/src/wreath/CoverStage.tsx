@@ -86,7 +86,7 @@ function LayerControls({ plan, worked, problems, declarations, onChange, layer, 
       {shown && worked && <Findings findings={[...shown.findings, ...worked.materials.filter((material) => shown.materials.includes(material.id)).flatMap((material) => material.findings)]} place={place} plan={plan} worked={worked} onChange={onChange} />}
       {covering?.options.filter((field) => plain(field) && !field.fine).map((field) => control(field))}
       {covering?.options.filter((field) => field.kind === "list" && (field.of as Field | undefined)?.kind === "record").map((list) => (
-        <RecordList key={list.name} field={list} place={`${place}.${list.name}`} records={valueAt(plan, `${place}.${list.name}`)} materials={known} problems={problems}
+        <RecordList key={list.name} field={list} place={`${place}.${list.name}`} records={valueAt(plan, `${place}.${list.name}`)} materials={known} problems={problems} understood={(at) => (problems.length > 0 ? undefined : worked?.lengths[at])}
           onChange={(records) => change(put(plan, `${place}.${list.name}`, records))} />
       ))}
       {covering?.options.filter((field) => field.kind === "record").map((record) => (
