@@ -12,7 +12,7 @@ RSpec.describe "The lists", :browser, :store do
     expect(page).to have_css("li", text: /Door 18, rust stripes.*The stash is enough/m)
     expect(page).to be_axe_clean
     click_on "Delete Door 3, marigold wrap"
-    expect(page).to have_css("h2", count: 11)
+    expect(page).to have_css("h2", count: 23)
   end
 
   it "teaches with one sentence and one button where there is nothing" do

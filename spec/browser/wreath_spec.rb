@@ -18,7 +18,7 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     find_field("Rails").click
     expect(page).to have_field("Opening, across", with: "12 1/2 in")
     click_on "Cover"
-    choose "Spiral wrap", allow_label_click: true
+    select "Spiral wrap", from: "Covering"
     expect(page).to have_css("footer button", text: /turns/)
     expect(page).to have_css("svg[role=img] g[data-lie=turns] polygon", minimum: 20)
     select "Rust striped tape", from: "Material"
@@ -143,6 +143,8 @@ RSpec.describe "A wreath on the screen", :browser, :store do
   it "keeps several layers, each with its own controls" do
     open_wreath("marigold")
     click_on "Add a layer on top"
+    expect(page).to have_css("fieldset", text: /1\. Spiral wrap\s*2\. /)
+    select "Knotted strips", from: "Covering"
     expect(page).to have_css("fieldset", text: /1\. Spiral wrap\s*2\. Knotted strips/)
     expect(page).to have_css("h2", text: "Knotted strips")
     click_on "Take this layer off"

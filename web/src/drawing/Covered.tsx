@@ -9,6 +9,8 @@ interface Props {
   side: "front" | "back"
   /** The lie that is pointed at; the others fade. */
   pointed?: number
+  /** Drawn small: what lies behind the form is left out. */
+  small?: boolean
 }
 
 /** Whether a lie is more of the same material in the same layer, told apart by its colour: fillers among coils. */
@@ -18,7 +20,7 @@ export function isMore(lies: Drawing["layers"], index: number): boolean {
 }
 
 /** The form with its covering as it lies, seen from one side. */
-export function Covered({ drawing, materials, side, pointed }: Props) {
+export function Covered({ drawing, materials, side, pointed, small }: Props) {
   const id = useId()
   const lies = drawing.layers.map((lie, place) => {
     const own = lie.materials.map((name) => materials.find((material) => material.id === name))
@@ -35,7 +37,7 @@ export function Covered({ drawing, materials, side, pointed }: Props) {
       <defs>
         {lies.flatMap(({ lie, own, textures }) => own.map((material, i) => textures[i] && <Texture key={textures[i]} id={textures[i]} texture={textureOf(material)} width={lie.width} />))}
       </defs>
-      {layer(far, true)}
+      {!small && layer(far, true)}
       <FormLines form={drawing.form} coat={lies.findLast(({ lie }) => lie.kind === "wash")?.fills[0]} />
       {layer(side, false)}
     </g>

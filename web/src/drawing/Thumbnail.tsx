@@ -7,7 +7,7 @@ export function Thumbnail({ drawing, materials, label }: { drawing: Drawing; mat
   const pad = (right - left) * 0.03
   return (
     <svg viewBox={[left - pad, top - pad, right - left + 2 * pad, bottom - top + 2 * pad].join(" ")} className="h-full w-full" role="img" aria-label={label}>
-      <Covered drawing={drawing} materials={materials} side="front" />
+      <Covered drawing={drawing} materials={materials} side="front" small />
     </svg>
   )
 }

@@ -32,7 +32,7 @@ export function OwnForms({ plan, shelf, onChoose }: Props) {
   }
   return (
     <div className="row">
-      <label htmlFor="form-shelf">Begin with<span className="block text-sm leading-snug text-quiet">Typical sizes, from memory. Labels lie: measure yours.</span></label>
+      <label htmlFor="form-shelf">Begin with<small className="block text-sm leading-snug text-quiet">Typical sizes, from memory. Labels lie: measure yours.</small></label>
       <span className="flex flex-wrap items-center justify-end gap-2">
         <select id="form-shelf" className="field-input !w-52 !text-left" value="" onChange={(event) => void choose(event.target.value)}>
           <option value="">Choose a form…</option>

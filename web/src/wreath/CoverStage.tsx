@@ -45,7 +45,7 @@ export function CoverStage(props: StageProps) {
       )}
       {layer && (
         <p className="no-print flex gap-4 pt-3 text-sm">
-          <button type="button" className="link-button" onClick={() => add(declarations.coverings[0]!)}>Add a layer on top</button>
+          <button type="button" className="link-button" onClick={() => add(declarations.coverings.find((each) => known.some((material) => each.takes.includes(material.kind))) ?? declarations.coverings[0]!)}>Add a layer on top</button>
           <button type="button" className="link-button" onClick={() => onChange({ ...plan, layers: layers.filter((each) => each !== layer) })}>Take this layer off</button>
         </p>
       )}

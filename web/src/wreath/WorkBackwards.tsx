@@ -24,7 +24,7 @@ export function WorkBackwards({ plan, layer, onTry }: Props) {
   return (
     <details className="pt-1" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer py-2 font-semibold">Work backwards</summary>
-      <div className="row"><label htmlFor="backwards-budget">May be spent<span className="block text-sm leading-snug text-quiet">Left empty: nothing, only what is on hand.</span></label>
+      <div className="row"><label htmlFor="backwards-budget">May be spent<small className="block text-sm leading-snug text-quiet">Left empty: nothing, only what is on hand.</small></label>
         <input id="backwards-budget" className="field-input" inputMode="decimal" value={budget} onChange={(event) => setBudget(event.target.value)} />
       </div>
       {asked?.problems?.map((problem) => <p key={problem.says} role="alert" className="text-sm font-semibold text-error">{problem.says}</p>)}
