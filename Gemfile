@@ -4,7 +4,7 @@ ruby ">= 3.1"
 
 # The core
 gem "zeitwerk", "~> 2.6.18"
-gem "bigdecimal"
+gem "bigdecimal", "~> 3.1"
 gem "highs", "~> 0.2.6"
 
 # The server
@@ -14,6 +14,9 @@ gem "sequel", "~> 5.110"
 gem "trilogy", "~> 2.13"
 gem "committee", "~> 5.6"
 gem "rexml", "~> 3.4"
+gem "csv", "~> 3.3"
+gem "prawn", "~> 2.5"
+gem "prawn-table", "~> 0.2.2"
 
 group :test do
   gem "rspec", "~> 3.13"
@@ -22,6 +25,8 @@ group :test do
   gem "cuprite", "~> 0.17"
   gem "ffi-geos", "~> 2.5" # GEOS, to check the geometry against
   gem "glpk", "~> 0.3.2" # GLPK, to check the cutting against
+  gem "pdf-reader", "~> 2.12" # to read what was printed
+  gem "afm", "< 1" # its later versions want a later Ruby
   gem "standard", "~> 1.57"
   gem "brakeman", "~> 7.1"
 end

@@ -5,6 +5,8 @@ require "json"
 require "sinatra/base"
 require_relative "../core/lantern"
 require_relative "json_body"
+require_relative "files/cut_sheet"
+require_relative "files/stash_file"
 require_relative "store"
 require_relative "svg/reader"
 require_relative "svg/true_size"
@@ -77,6 +79,27 @@ module Server
       Svg::TrueSize.write(Lantern.work(wreath["plan"]))
     end
 
+    get "/api/wreaths/:id/cut-sheet.pdf" do
+      attachment "cut-sheet-#{id}.pdf"
+      content_type "application/pdf"
+      Files::CutSheet.new(Lantern.work(store.wreaths.find(id)["plan"])).pdf(params["paper"].to_s)
+    end
+
+    get "/api/wreaths/:id/cut-sheet.csv" do
+      attachment "cut-sheet-#{id}.csv"
+      content_type "text/csv"
+      Files::CutSheet.new(Lantern.work(store.wreaths.find(id)["plan"])).csv
+    end
+
+    get "/api/stash.csv" do
+      units = (params["units"] == "cm") ? "cm" : "in"
+      attachment "stash.csv"
+      content_type "text/csv"
+      Files::StashFile.write(store.materials.all(units).map { _1["material"] }, units)
+    end
+
+    post("/api/stash.csv") { JSON.generate(store.materials.take_in(Files::StashFile.read(sent["csv"], sent["units"]), sent["units"], dry: sent["dry"])) }
+
     get("/api/forms") { JSON.generate("forms" => store.forms.all) }
 
     post "/api/forms" do
@@ -105,6 +128,21 @@ module Server
       JSON.generate("ok" => true)
     end
 
+    post("/api/wreaths/:id/cut") { JSON.generate(store.wreaths.cut(id, sent["version"], sent["cut_sheet"])) }
+
+    post("/api/wreaths/:id/uncut") { JSON.generate(store.wreaths.uncut(id, sent["version"])) }
+
+    put("/api/wreaths/:id/ticks") { JSON.generate(store.wreaths.tick(id, sent["place"], sent["done"])) }
+
+    get("/api/materials/:id/ledger") { JSON.generate("entries" => store.materials.entries(id, params["units"] || "in")) }
+
+    post("/api/materials/:id/ledger") { JSON.generate(store.materials.move(id, sent["kind"], sent["piece"], sent["change"], sent["units"])) }
+
+    post "/api/actions/:id/undo" do
+      store.ledger.undo(id)
+      JSON.generate("ok" => true)
+    end
+
     get("/api/materials") { JSON.generate("materials" => store.materials.all(params["units"])) }
 
     post "/api/materials" do
@@ -127,6 +165,12 @@ module Server
     error(Lantern::Plan::Refused) { |refused| answer 422, refused.problems.map(&:to_h) }
 
     error(Store::Outdated) { |outdated| answer 409, [problem("version", "Somebody saved this in the meantime. Nothing of either is lost: choose which to keep.")], "current" => outdated.current }
+
+    error(Ledger::TooLittle) { answer 409, [problem("on_hand", "The stash has changed: there is not as much on hand as this takes. Nothing was taken; look at it again.")] }
+
+    error(Ledger::Undone) { answer 409, [problem("", "This was taken back already.")] }
+
+    error(Store::Settled) { answer 409, [problem("", "This was done already, perhaps on another screen. Nothing was changed.")] }
 
     error(Store::Missing) { answer 404, [problem("", "There is nothing here; it may have been deleted.")] }
 

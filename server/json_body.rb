@@ -7,6 +7,8 @@ module Server
   # much of it.
   class JsonBody
     MOST_BYTES = 1_000_000
+    # A stash of a hundred thousand lines.
+    MOST_IN_A_FILE = 30_000_000
     # Deeper than any plan.
     MOST_NESTING = 40
 
@@ -16,9 +18,9 @@ module Server
 
     def call(env)
       return @app.call(env) unless %w[POST PUT PATCH].include?(env["REQUEST_METHOD"])
-      return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.") if env["CONTENT_LENGTH"].to_i > MOST_BYTES
-      text = (env["rack.input"].read(MOST_BYTES + 1) || "").dup
-      return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.") if text.bytesize > MOST_BYTES
+      return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.") if env["CONTENT_LENGTH"].to_i > most(env)
+      text = (env["rack.input"].read(most(env) + 1) || "").dup
+      return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.") if text.bytesize > most(env)
       env["lantern.json"] = JSON.parse(text.force_encoding("UTF-8"), max_nesting: MOST_NESTING)
       env["rack.input"] = StringIO.new(text)
       @app.call(env)
@@ -29,6 +31,8 @@ module Server
     end
 
     private
+
+    def most(env) = (env["PATH_INFO"] == "/api/stash.csv") ? MOST_IN_A_FILE : MOST_BYTES
 
     def refuse(status, says) = [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
   end

@@ -14,13 +14,17 @@ module RealStore
 
     def database
       @database ||= server.connect("lantern_test").tap do |database|
-        database.tables.each { |table| database.run("DROP TABLE IF EXISTS `#{table}`") }
+        database.synchronize do
+          database.run("SET FOREIGN_KEY_CHECKS = 0")
+          database.tables.each { |table| database.run("DROP TABLE IF EXISTS `#{table}`") }
+          database.run("SET FOREIGN_KEY_CHECKS = 1")
+        end
       end
     end
 
     def store = @store ||= Server::Store.new(database)
 
-    def empty = (database.tables - [:schema_info]).each { |table| database[table].delete }
+    def empty = %i[ticks wreaths entries actions materials forms settings].each { |table| (table == :actions) ? database[table].order(Sequel.desc(:id)).delete : database[table].delete }
 
     def stop
       @database&.disconnect

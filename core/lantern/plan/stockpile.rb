@@ -26,6 +26,9 @@ module Lantern
         }
       end
 
+      # Whether there is nothing to cut of it.
+      def counted? = @material.counted?
+
       # Every length opened as a bar, its cuts in order with where each begins. Bars that are cut
       # alike are stacked: `times` says how many.
       def cut_sheet

@@ -21,7 +21,7 @@ module Lantern
           "cost" => @bill.to_h,
           "tape" => tape,
           "stages" => stages,
-          "cut_sheet" => stockpiles.flat_map(&:cut_sheet),
+          "cut_sheet" => stockpiles.reject(&:counted?).flat_map(&:cut_sheet),
           "steps" => @bench.steps.map(&:to_h),
           "minutes" => @bench.minutes.round,
           "cautions" => @bench.cautions,

@@ -27,6 +27,10 @@ export const useCoverings = (plan: Plan | undefined) =>
     queryFn: async ({ signal }) => answered(await api.POST("/coverings", { body: sent(plan!), signal })).coverings,
   })
 
+/** What came and went of a material. */
+export const useLedger = (id: number, units: Units) =>
+  useQuery({ queryKey: ["ledger", id, units], queryFn: async () => answered(await api.GET("/materials/{id}/ledger", { params: { path: { id }, query: { units } } })).entries })
+
 /** Where the form still shows under a plan's covering. */
 export const useBare = (plan: Plan | undefined) =>
   useQuery({

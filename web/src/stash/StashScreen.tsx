@@ -6,6 +6,7 @@ import { Swatch } from "../drawing/Swatch"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
+import { LedgerDialog } from "./LedgerDialog"
 import { MaterialForm } from "./MaterialForm"
 
 /** What the maker owns or buys, by kind, its lengths on hand to scale. */
@@ -14,6 +15,7 @@ export function StashScreen() {
   const stash = useStash(units)
   const declarations = useDeclarations().data
   const [open, setOpen] = useState<StashMaterial | "new">()
+  const [traced, setTraced] = useState<StashMaterial>()
   const kinds = declarations?.materials.filter(({ kind }) => stash.data?.some((each) => each.material.kind === kind)) ?? []
   return (
     <Page title="Stash" units={units} onUnits={setUnits}>
@@ -21,7 +23,8 @@ export function StashScreen() {
         <div className="flex items-baseline gap-4 pb-2">
           <h1 className="text-2xl">Stash</h1>
           <span className="text-quiet">{stash.data && `${stash.data.length} materials`}</span>
-          <button type="button" className="amber-button ml-auto" onClick={() => setOpen("new")}>Add a material</button>
+          <a className="plain-button ml-auto" href={`/api/stash.csv?units=${units}`} download>CSV</a>
+          <button type="button" className="amber-button" onClick={() => setOpen("new")}>Add a material</button>
         </div>
         {stash.isError && <p role="alert" className="font-semibold text-error">{stash.error.message}</p>}
         {stash.data?.length === 0 && <p className="py-6 text-quiet">Put in what you own, remnants and all, and every plan knows what need not be bought.</p>}
@@ -31,17 +34,18 @@ export function StashScreen() {
           return (
             <section key={kind} className="pt-3" aria-label={title}>
               <h2 className="text-lg">{title}</h2>
-              <ul>{own.map((each) => <Row key={each.id} stashed={each} longest={longest} onOpen={() => setOpen(each)} />)}</ul>
+              <ul>{own.map((each) => <Row key={each.id} stashed={each} longest={longest} onOpen={() => setOpen(each)} onLedger={() => setTraced(each)} />)}</ul>
             </section>
           )
         })}
       </main>
       {open && declarations && <MaterialForm stashed={open === "new" ? undefined : open} units={units} kinds={declarations.materials} onClose={() => setOpen(undefined)} />}
+      {traced && <LedgerDialog stashed={stash.data?.find((each) => each.id === traced.id) ?? traced} units={units} onClose={() => setTraced(undefined)} />}
     </Page>
   )
 }
 
-function Row({ stashed, longest, onOpen }: { stashed: StashMaterial; longest: number; onOpen: () => void }) {
+function Row({ stashed, longest, onOpen, onLedger }: { stashed: StashMaterial; longest: number; onOpen: () => void; onLedger: () => void }) {
   const { material, lengths, pieces } = stashed
   const size = (["width", "diameter"] as const).flatMap((name) => (lengths[name] ? [`${lengths[name]} ${name === "width" ? "wide" : "thick"}`] : []))
   const offers = (material.offers ?? []).map((offer, i) => `${offer.count !== undefined ? String(offer.count) : ["width", "length"].flatMap((side) => lengths[`offers.${i}.${side}`] ?? []).join(" by ")} for ${String(offer.price)}`)
@@ -62,7 +66,10 @@ function Row({ stashed, longest, onOpen }: { stashed: StashMaterial; longest: nu
         )}
         <p className="text-sm"><Prose>{count === 0 ? "none on hand" : pieces.length > 0 ? `${hand.join(", ")} on hand` : `${count} ${count === 1 ? "piece" : "pieces"} on hand`}</Prose></p>
       </div>
-      <button type="button" className="plain-button" onClick={onOpen} aria-label={`Change ${material.name}`}>Change</button>
+      <span className="flex gap-2">
+        <button type="button" className="plain-button" onClick={onLedger} aria-label={`Where it went: ${material.name}`}>Where it went</button>
+        <button type="button" className="plain-button" onClick={onOpen} aria-label={`Change ${material.name}`}>Change</button>
+      </span>
     </li>
   )
 }

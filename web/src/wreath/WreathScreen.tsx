@@ -26,6 +26,12 @@ export interface StageProps {
   /** Says which size or string the maker is at, so that the drawing can show where the tape goes. */
   onMeasure: (place: string | undefined) => void
   id: number
+  /** Whether the material was taken out of the stash, and which cuts are made. */
+  bench: { cut: boolean; ticks: string[] }
+  onTick: (place: string, done: boolean) => void
+  /** Takes what the sheet says out of the stash; without one, puts it back. */
+  onStash: (sheet?: WorkedPlan["cut_sheet"]) => void
+  refused: string
 }
 
 const stageScreens: Record<string, (props: StageProps) => React.ReactNode> = { form: FormStage, cover: CoverStage, cut: CutStage, buy: BuyStage }
@@ -89,7 +95,8 @@ export function WreathScreen() {
           <div className="min-h-0 lg:overflow-y-auto lg:pr-2" tabIndex={0} role="region" aria-label="Stage">
             {loose.length > 0 && <ul className="border-l-4 border-error pl-3">{loose.map((problem) => <li key={problem.at + problem.says} className="font-semibold text-error"><Prose>{problem.says}</Prose></li>)}</ul>}
             {problems.length > 0 && worked && <p className="text-sm text-quiet">The drawing and the tape show the last plan that could be worked.</p>}
-            <Stage plan={plan} worked={worked} problems={problems} declarations={declarations} onChange={change} onMeasure={setMeasuring} id={Number(id)} />
+            <Stage plan={plan} worked={worked} problems={problems} declarations={declarations} onChange={change} onMeasure={setMeasuring} id={Number(id)}
+              bench={wreath.bench} onTick={(place, done) => void wreath.tick(place, done)} onStash={(sheet) => void wreath.settleStash(sheet)} refused={wreath.refused} />
           </div>
         </div>}
         </main>

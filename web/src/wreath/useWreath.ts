@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useCallback, useEffect, useRef, useState } from "react"
-import { answered, api, Refusal, sent, type Plan, type Wreath } from "../api/client"
+import { answered, api, problemsOf, Refusal, sent, type CutBar, type Plan, type Wreath } from "../api/client"
 
 export type Saving = "saved" | "saving" | "waiting" | "conflict" | "failed"
 
@@ -18,6 +18,8 @@ export function useWreath(id: number) {
   const [past, setPast] = useState<Plan[]>([])
   const [saving, setSaving] = useState<Saving>("saved")
   const [theirs, setTheirs] = useState<Wreath>()
+  const [bench, setBench] = useState<{ cut: boolean; ticks: string[] }>({ cut: false, ticks: [] })
+  const [refused, setRefused] = useState("")
   const version = useRef(0)
   const waiting = useRef<Plan>(undefined)
   const busy = useRef(false)
@@ -27,6 +29,7 @@ export function useWreath(id: number) {
     if (!loaded.data || version.current >= loaded.data.version) return
     version.current = loaded.data.version
     setPlan(loaded.data.plan)
+    setBench(loaded.data)
   }, [loaded.data])
 
   const save = useCallback(async () => {
@@ -94,6 +97,34 @@ export function useWreath(id: number) {
     keep(before)
   }, [keep, past])
 
+  /** What the server now says of the wreath, after something other than its plan was changed. */
+  const take = useCallback((wreath: Wreath) => {
+    version.current = wreath.version
+    setBench(wreath)
+    queries.setQueryData(["wreath", id], wreath)
+  }, [id, queries])
+
+  const tick = useCallback(async (place: string, done: boolean) => {
+    setBench((before) => ({ ...before, ticks: done ? [...before.ticks, place] : before.ticks.filter((each) => each !== place) }))
+    const { data } = await api.PUT("/wreaths/{id}/ticks", { params: { path: { id } }, body: { place, done } })
+    if (data) setBench((before) => ({ ...before, ticks: data.ticks }))
+  }, [id])
+
+  /** Takes the material out of the stash, or puts it back. */
+  const settleStash = useCallback(async (sheet?: CutBar[]) => {
+    await save()
+    const path = { params: { path: { id } } }
+    const { data, error } = sheet
+      ? await api.POST("/wreaths/{id}/cut", { ...path, body: { version: version.current, cut_sheet: sheet as unknown as Record<string, never>[] } })
+      : await api.POST("/wreaths/{id}/uncut", { ...path, body: { version: version.current } })
+    setRefused(data ? "" : problemsOf(error).map((problem) => problem.says).join(" "))
+    if (data) {
+      take(data)
+      setPlan(data.plan)
+    }
+    await queries.invalidateQueries({ predicate: ({ queryKey }) => ["materials", "wreaths", "ledger", "coverings"].includes(String(queryKey[0])) || (!data && queryKey[0] === "wreath") })
+  }, [id, queries, save, take])
+
   /** After a conflict: whose plan goes on. The other one stays in the undo, or is saved over. */
   const settle = useCallback((whose: "mine" | "theirs") => {
     if (!theirs || !plan) return
@@ -108,5 +139,5 @@ export function useWreath(id: number) {
     }
   }, [keep, plan, theirs])
 
-  return { plan, change, undo: past.length > 0 ? undo : undefined, saving, theirs, settle, missing: loaded.isError }
+  return { plan, change, undo: past.length > 0 ? undo : undefined, saving, theirs, settle, missing: loaded.isError, bench, tick, settleStash, refused }
 }

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+require "prawn"
+require "prawn/table"
+require_relative "sheet"
+
+module Server
+  module Files
+    # The cut sheet of a worked plan, on paper and as rows: every length opened with its cuts in order,
+    # a box to tick, and what is to be bought.
+    class CutSheet
+      PAPERS = {"a4" => "A4", "letter" => "LETTER"}.freeze
+      FONTS = "/usr/share/fonts/truetype/dejavu"
+      HEADS = %w[material from times length unit cut count cut_length left keep].freeze
+
+      # @param worked [Hash] a worked plan
+      def initialize(worked)
+        @worked = worked
+      end
+
+      # @return [String] a CSV file; lengths are numbers in the plan's units
+      def csv
+        rows = @worked["cut_sheet"].flat_map do |bar|
+          bar["cuts"].map { |cut| [name(bar["material"]), bar["from"], bar["times"], bar["length"], @worked["units"], cut["what"], cut["count"], cut["length"], bar["left"], bar["keep"] ? "yes" : "no"] }
+        end
+        Sheet.write([HEADS, *rows])
+      end
+
+      # @param paper [String] `a4` or `letter`
+      # @return [String] a PDF file
+      def pdf(paper)
+        # The same plan gives the same file: no date in it.
+        pdf = Prawn::Document.new(page_size: PAPERS.fetch(paper, "A4"), margin: 42, info: {Title: "#{@worked["name"]}, cut sheet", CreationDate: Time.at(0).utc})
+        pdf.font_families.update("Sheet" => {normal: "#{FONTS}/DejaVuSans.ttf", bold: "#{FONTS}/DejaVuSans-Bold.ttf"})
+        pdf.font "Sheet", size: 9.5
+        pdf.text glyphs(@worked["name"]), size: 16, style: :bold
+        pdf.text glyphs(@worked["tape"].map { "#{_1["figure"]} #{_1["says"]}" }.join(" · ")), color: "555555"
+        @worked["cut_sheet"].group_by { _1["material"] }.each { |material, bars| material(pdf, material, bars) }
+        buying(pdf)
+        cautions(pdf)
+        pdf.number_pages "<page> of <total>", at: [0, -14], align: :right, size: 8
+        pdf.render
+      end
+
+      private
+
+      def name(id) = @worked["materials"].find { _1["id"] == id }["name"]
+
+      def material(pdf, id, bars)
+        pdf.move_down 12
+        pdf.text glyphs(name(id)), size: 12, style: :bold
+        longest = bars.map { _1["length"] }.max
+        bars.each { |bar| bar(pdf, bar, longest) }
+      end
+
+      def bar(pdf, bar, longest)
+        pdf.start_new_page if pdf.cursor < 48
+        pdf.move_down 6
+        top = pdf.cursor
+        pdf.stroke_rectangle [0, top - 1], 9, 9
+        left = bar["keep"] ? "#{bar["left_says"]} left, keep it" : "#{bar["left_says"]} left"
+        pdf.text_box glyphs("#{bar["from"].sub(/\A./, &:upcase)}, #{bar["says"]}#{" each, all alike" if bar["times"] > 1}"), at: [16, top], width: 300, style: :bold
+        pdf.text_box glyphs((bar["left"] > 0) ? left : "used up"), at: [316, top], width: pdf.bounds.width - 316, align: :right
+        pdf.move_down 15
+        drawn(pdf, bar, longest)
+        pdf.text glyphs(bar["cuts"].map { |cut| (cut["shape"] == "run") ? "#{cut["says"]} for the #{cut["what"]}" : "#{cut["count"]} #{cut["what"]} of #{cut["says"]}" }.join("; "))
+      end
+
+      # The length to scale, its cuts in order.
+      def drawn(pdf, bar, longest)
+        scale = pdf.bounds.width / longest
+        top = pdf.cursor
+        pdf.line_width 0.5
+        bar["cuts"].each do |cut|
+          pdf.fill_color((cut["shape"] == "run") ? "DDCFAE" : "F2B84B")
+          [cut["count"], 400].min.times { |i| pdf.fill_and_stroke_rectangle [(cut["at"] + i * cut["length"]) * scale, top], cut["length"] * scale, 10 }
+        end
+        pdf.fill_color "000000"
+        pdf.stroke_rectangle [0, top], bar["length"] * scale, 10
+        pdf.move_down 14
+      end
+
+      def buying(pdf)
+        rows = @worked["materials"].flat_map { |material| material["buy"].map { |buy| [glyphs(material["name"]), "#{buy["count"]}", buy["cost"]] } }
+        pdf.move_down 14
+        pdf.text "To buy", size: 12, style: :bold
+        return pdf.text("Nothing: the stash is enough.") if rows.empty?
+        pdf.table([["", "packages", "comes to"], *rows, ["", "", @worked["cost"]["to_buy"]]], width: 320, cell_style: {borders: [:bottom], padding: [3, 4], border_width: 0.3}) do
+          column(1..2).align = :right
+        end
+      end
+
+      def cautions(pdf)
+        pdf.move_down 12
+        pdf.text glyphs(@worked["cautions"].map { _1["says"] }.join(" ")), size: 7.5, color: "555555"
+      end
+
+      ABOVE, BELOW = "⁰¹²³⁴⁵⁶⁷⁸⁹", "₀₁₂₃₄₅₆₇₈₉"
+
+      # Fractions set as fractions.
+      def glyphs(text)
+        text.gsub(/(\d+ )?(\d+)\/(\d+)/) { "#{$1&.strip}#{"\u2009" if $1}#{$2.tr("0-9", ABOVE)}⁄#{$3.tr("0-9", BELOW)}" }
+      end
+    end
+  end
+end

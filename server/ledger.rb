@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+module Server
+  # What came into the stash and what went out of it, entry by entry. What is on hand is the sum of
+  # all entries and is kept nowhere else; it can be traced, and it never goes below nothing.
+  #
+  # A lot is so many pieces of one size of one material; of what is counted, not cut, the size is
+  # nought. Sizes are whole nanometres.
+  class Ledger
+    PER_INCH = 25_400_000
+    # A length written in the other units comes back this much off, in nanometres.
+    SLACK = 5_000
+
+    KINDS = %w[bought returned corrected thrown_away].freeze
+
+    # One lot on hand, or so much of it changed.
+    Lot = Struct.new(:material_id, :length, :width, :count, keyword_init: true) do
+      def size = [length, width]
+    end
+
+    # Raised when less is on hand than is to be taken.
+    TooLittle = Class.new(StandardError)
+
+    # Raised when an action was undone already.
+    Undone = Class.new(StandardError)
+
+    def initialize(database)
+      @database = database
+    end
+
+    # @return [Hash{Integer=>Array<Lot>}] what is on hand, by material
+    def stock(material_ids = nil)
+      entries = @database[:entries]
+      entries = entries.where(material_id: material_ids) if material_ids
+      entries.group(:material_id, :length, :width).having { sum(:change) > 0 }.order(:material_id, Sequel.function(:min, :id))
+        .select(:material_id, :length, :width, Sequel.function(:sum, :change).as(:count))
+        .map { |row| Lot.new(**row, count: row[:count].to_i) }.group_by(&:material_id)
+    end
+
+    # Writes one action, all of its entries or none.
+    #
+    # @param kind [String]
+    # @param entries [Array<Hash>] `material_id`, `kind`, `length`, `width`, `change`
+    # @return [Integer] the action's number
+    # @raise [TooLittle]
+    def write(kind, entries, wreath: nil, undoes: nil)
+      @database.transaction do
+        lock(entries.map { _1[:material_id] })
+        action = @database[:actions].insert(kind:, undoes:, wreath_id: wreath&.fetch(:id), wreath_name: wreath&.fetch(:name))
+        @database[:entries].multi_insert(entries.map { {length: 0, width: 0, **_1, action_id: action} })
+        refuse_less_than_nothing(entries)
+        action
+      end
+    rescue Sequel::UniqueConstraintViolation
+      raise Undone
+    end
+
+    # Takes an action back, by entries that are its opposite.
+    # @raise [TooLittle, Undone]
+    def undo(action)
+      entries = @database[:entries].where(action_id: action).select(:material_id, :length, :width, :change).all
+      raise Undone if entries.empty? || @database[:actions].where(undoes: action).any?
+      write("undone", entries.map { _1.merge(kind: "undone", change: -_1[:change]) }, undoes: action)
+    end
+
+    # Makes what is on hand what it is said to be.
+    # @param said [Array<Lot>]
+    # @return [Integer, nil] the action's number, when anything changed
+    def correct(material_id, said)
+      @database.transaction do
+        lock([material_id])
+        now = stock([material_id]).fetch(material_id, [])
+        wanted = said.map { |lot| [nearest(now, lot)&.size || lot.size, lot.count] }.group_by(&:first).transform_values { |same| same.sum(&:last) }
+        have = now.to_h { [_1.size, _1.count] }
+        entries = (wanted.keys | have.keys).filter_map do |size|
+          change = wanted.fetch(size, 0) - have.fetch(size, 0)
+          {material_id:, kind: "corrected", length: size[0], width: size[1], change:} unless change.zero?
+        end
+        write("corrected", entries) if entries.any?
+      end
+    end
+
+    # The size of a lot as it is on hand, when one is that is as good as the same.
+    # @return [(Integer, Integer)]
+    def size_on_hand(lot) = (nearest(stock([lot.material_id]).fetch(lot.material_id, []), lot) || lot).size
+
+    # @return [Array<Hash>] the entries of a material, the latest first
+    def entries(material_id, most: 200)
+      undone = @database[:actions].exclude(undoes: nil).select(:undoes)
+      @database[:entries].join(:actions, id: :action_id).where(material_id:).reverse(Sequel[:entries][:id]).limit(most)
+        .select(Sequel[:entries][:id], :action_id, Sequel[:entries][:kind], :length, :width, :change, :wreath_id, :wreath_name, :at,
+          Sequel[{action_id: undone}].as(:undone), Sequel[:actions][:kind].as(:action_kind)).all
+    end
+
+    # Keeps others from changing these materials' lots until the transaction ends.
+    def lock(material_ids) = @database[:materials].where(id: material_ids.uniq).order(:id).for_update.select_map(:id)
+
+    private
+
+    def nearest(lots, wanted) = lots.find { |lot| lot.size.zip(wanted.size).all? { |a, b| (a - b).abs <= SLACK } }
+
+    def refuse_less_than_nothing(entries)
+      entries.map { _1.slice(:material_id, :length, :width) }.uniq.each do |lot|
+        raise TooLittle if @database[:entries].where(length: 0, width: 0, **lot).sum(:change).to_i.negative?
+      end
+    end
+  end
+end
