@@ -81,7 +81,7 @@ module Server
       end
 
       def buying(pdf)
-        rows = @worked["materials"].flat_map { |material| material["buy"].map { |buy| [glyphs(material["name"]), "#{buy["count"]}", buy["cost"]] } }
+        rows = @worked["materials"].flat_map { |material| material["buy"].map { |buy| [glyphs(material["name"]), buy["count"].to_s, buy["cost"]] } }
         pdf.move_down 14
         pdf.text "To buy", size: 12, style: :bold
         return pdf.text("Nothing: the stash is enough.") if rows.empty?

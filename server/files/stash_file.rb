@@ -20,13 +20,7 @@ module Server
       def write(materials, units)
         rows = materials.flat_map do |material|
           offers = Array(material["offers"]).map { cells("offer", material, _1, units) }
-          pieces = Array(material["on_hand"]).map { |piece|
-            cells("piece", material, if piece.is_a?(Hash)
-                                       piece
-                                     else
-                                       {counted?(material) ? "count" : "length" => piece}
-            end, units)
-          }
+          pieces = Array(material["on_hand"]).map { cells("piece", material, sizes(material, _1), units) }
           [cells("material", material, material, units), *offers, *pieces]
         end
         Sheet.write([HEADS, *rows])
@@ -57,6 +51,11 @@ module Server
           next (value ? "yes" : nil) if SWITCHES.include?(head)
           (value.is_a?(Numeric) && %w[width length diameter thickness].include?(head)) ? "#{value} #{units}" : value
         end
+      end
+
+      def sizes(material, piece)
+        return piece if piece.is_a?(Hash)
+        {counted?(material) ? "count" : "length" => piece}
       end
 
       def counted?(material) = !%w[ribbon rope mesh wire fabric].include?(material["kind"])
@@ -104,7 +103,7 @@ module Server
 
       def refuse(line, says) = raise(Lantern::Plan::Refused.new([problem(line, says)]))
 
-      private_class_method :cells, :counted?, :parse, :place, :begin_material, :piece, :numbers, :problem, :refuse
+      private_class_method :cells, :sizes, :counted?, :parse, :place, :begin_material, :piece, :numbers, :problem, :refuse
     end
   end
 end

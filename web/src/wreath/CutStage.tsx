@@ -49,7 +49,7 @@ interface BarProps { bar: CutBar; longest: number; material?: Material; ticked: 
 function Bar({ bar, longest, material, ticked, onTick }: BarProps) {
   const sheet = material?.kind === "fabric"
   return (
-    <li className={`border-b border-base-300 py-2 ${ticked ? "opacity-70" : ""}`}>
+    <li className={`border-b border-base-300 py-2 ${ticked ? "line-through decoration-1" : ""}`}>
       <p className="flex items-center gap-3 text-sm">
         <input type="checkbox" className="checkbox checkbox-sm" checked={ticked} onChange={(event) => onTick(event.target.checked)} aria-label={`Cut: ${bar.from}, ${bar.says}`} />
         <span className="font-semibold first-letter:uppercase"><Prose>{`${bar.from}${sheet ? "" : `, ${bar.says}${bar.times > 1 ? " each, all alike" : ""}`}`}</Prose></span>
