@@ -50,7 +50,7 @@ function Row({ stashed, longest, onOpen, onLedger }: { stashed: StashMaterial; l
   const size = (["width", "diameter"] as const).flatMap((name) => (lengths[name] ? [`${lengths[name]} ${name === "width" ? "wide" : "thick"}`] : []))
   const offers = (material.offers ?? []).map((offer, i) => `${offer.count !== undefined ? String(offer.count) : ["width", "length"].flatMap((side) => lengths[`offers.${i}.${side}`] ?? []).join(" by ")} for ${String(offer.price)}`)
   const hand = pieces.map((_, i) => lengths[`on_hand.${i}`])
-  const count = material.on_hand?.length ?? 0
+  const count = (material.on_hand ?? []).reduce<number>((sum, each) => sum + (typeof each === "number" && pieces.length === 0 ? each : 1), 0)
   return (
     <li className="grid grid-cols-[2.5rem_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-base-300 py-2 sm:grid-cols-[2.5rem_minmax(0,1fr)_minmax(0,1fr)_auto]">
       <Swatch material={material} />
