@@ -22,6 +22,9 @@ module RealStore
       end
     end
 
+    # Another database on the same server.
+    def connect(name) = server.connect(name)
+
     def store = @store ||= Server::Store.new(database)
 
     def empty = %i[ticks wreaths entries actions materials forms settings].each { |table| (table == :actions) ? database[table].order(Sequel.desc(:id)).delete : database[table].delete }
