@@ -24,6 +24,7 @@ module Lantern
           parts.each_with_index.flat_map do |(piece, from, to), i|
             count = piece.curvature.zero? ? 1 : [((to - from) / step).ceil, 2].max
             points = (0..count).map { |n| piece.beside(from + (to - from) * n / count, across) }
+            next points if i.zero? && !strand.closed?
             before, _, ended = parts[i - 1]
             round(before.beside(ended, across), piece.at(from), points.first) + points
           end

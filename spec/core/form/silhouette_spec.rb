@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+require "ffi-geos"
+
+RSpec.describe Lantern::Form::Silhouette do
+  def band(shape)
+    sizes = Lantern::Form.shapes.fetch(shape).typical.transform_keys(&:to_s)
+    Lantern::Plan::Document.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes})).band
+  end
+
+  def geos(points)
+    Geos::WktReader.new.read("POLYGON((#{(points + [points.first]).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))")
+  end
+
+  let(:closed) { %i[ring oval heart clover gourd star cross egg lens outline] }
+
+  it "is as large as GEOS's band, out to the outside edge and in to the inside one, to a thousandth" do
+    closed.each do |shape|
+      form = band(shape)
+      middle = geos(form.path.trace(0.0, step: form.path.length / 3000, least: 40))
+      {silhouette: form.half_face, opening: -form.half_face}.each do |name, across|
+        area = middle.buffer(across, quad_segs: 90).area
+        expect(form.public_send(name).area).to be_within(area * 2e-3).of(area), "#{shape}, #{name}"
+      end
+    end
+  end
+
+  it "is crossed by level lines where GEOS cuts it" do
+    closed.each do |shape|
+      whole = band(shape).silhouette
+      polygon = geos(whole.outlines.first).buffer(0)
+      each_random(6) do |random|
+        y = whole.box[1] + whole.height * random.rand(0.05..0.95)
+        cut = polygon.intersection(Geos::WktReader.new.read("LINESTRING(-99 #{y}, 99 #{y})"))
+        chords = whole.chords(y)
+        expect(chords.sum { |from, to| to - from }).to be_within(1e-6).of(cut.length), shape.to_s
+        expect(chords).to eq chords.sort
+      end
+    end
+  end
+
+  it "is cut by a level line into parts that make the whole" do
+    closed.each do |shape|
+      whole = band(shape).silhouette
+      level = whole.box[1] + whole.height * 0.4
+      below = described_class.new(whole.below(level))
+      upside = described_class.new([whole.outlines.first.map { |x, y| [x, -y] }])
+      above = described_class.new(upside.below(-level))
+      expect(below.area + above.area).to be_within(whole.area * 1e-9).of(whole.area), shape.to_s
+      expect(below.box[1]).to be >= level - 1e-9
+    end
+  end
+
+  it "of an open form is its band" do
+    arc = band(:arc)
+    expect(arc.silhouette.area).to be_within(arc.run * arc.face * 1e-3).of(arc.run * arc.face)
+  end
+end
+
+RSpec.describe Lantern::Form::Path do
+  def path(shape, **more)
+    sizes = Lantern::Form.shapes.fetch(shape).typical.merge(more).transform_keys(&:to_s)
+    Lantern::Plan::Document.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes})).band.path
+  end
+
+  let(:shapes) { Lantern::Form.shapes.keys - %i[composite] }
+
+  it "keeps its lengths when it is turned, mirrored and moved" do
+    shapes.each do |shape|
+      before = path(shape)
+      after = before.placed(x: 3.0, y: -2.0, turn: 0.7, mirror: true)
+      [:length, [:wide, 0.5], [:crowded, 0.5], [:edge, 0.5], [:edge, -0.5]].each { expect(after.public_send(*_1)).to be_within(1e-6).of(before.public_send(*_1)), "#{shape} #{_1}" }
+      expect(after.closed?).to eq before.closed?
+    end
+  end
+
+  it "is as long as what is cut off it and what is left" do
+    each_random(40) do |random|
+      whole = path(shapes.sample(random:))
+      from, to = whole.length * random.rand(0.0..0.4), whole.length * random.rand(0.0..0.4)
+      left = whole.shortened(from, to)
+      expect(left.length).to be_within(1e-6).of(whole.length - from - to)
+      expect(left.at(0)).to match(whole.at(from).map { be_within(1e-6).of(_1) })
+      expect(left.at(left.length)).to match(whole.at(whole.length - to).map { be_within(1e-6).of(_1) })
+    end
+  end
+
+  it "lies in its box, and touches every side of it" do
+    shapes.each do |shape|
+      each = path(shape)
+      xs, ys = each.trace(0.0, step: each.length / 5000, least: 60).transpose
+      traced = [xs.min, ys.min, xs.max, ys.max]
+      expect(each.box).to match(traced.map { be_within(2e-3).of(_1) }), shape.to_s
+    end
+  end
+
+  it "gets as far along as its share of the wide run says, by walking it" do
+    shapes.each do |shape|
+      each = path(shape)
+      half = 0.5
+      expect(each.at_wide_share(0.0, half)).to eq 0
+      expect(each.at_wide_share(1.0, half) % each.length).to be_within(1e-6).of(0).or be_within(1e-6).of(each.length)
+      rising = (0..40).map { each.at_wide_share(_1 / 40.0 * 0.999, half) }
+      expect(rising).to eq rising.sort
+      # Up to there, the wide edge is that share of the wide run; a corner counts whole or not at all.
+      along = each.at_wide_share(0.37, half)
+      bend = each.corners.map { half * _1.abs }.max || 0
+      expect(each.shortened(0, each.length - along).wide(half)).to be_within(bend + 1e-6).of(0.37 * each.wide(half)), shape.to_s
+    end
+  end
+end
