@@ -5,11 +5,7 @@ require "json"
 require "sinatra/base"
 require_relative "../core/lantern"
 require_relative "json_body"
-require_relative "files/cut_sheet"
-require_relative "files/stash_file"
 require_relative "store"
-require_relative "svg/reader"
-require_relative "svg/true_size"
 
 module Server
   # The API and the screens. It stores and it answers; everything about wreaths is asked of the core.
@@ -47,117 +43,8 @@ module Server
 
     before("/api/*") { content_type :json }
 
-    get("/api/ping") { JSON.generate("ok" => true) }
-
-    get "/api/declarations" do
-      JSON.generate("forms" => Lantern::Form.declare, "coverings" => Lantern::Cover.all.map(&:declare), "materials" => Lantern::Plan::Material.declare)
-    end
-
-    post("/api/work") { JSON.generate(Lantern.work(sent)) }
-
-    post("/api/units") { JSON.generate(Lantern::Plan::Units.change(sent["plan"], to: sent["to"])) }
-
-    post "/api/coverings" do
-      JSON.generate("coverings" => Lantern::Cover::Comparison.new(with_stash(sent)).to_a)
-    end
-
-    post("/api/backwards") { JSON.generate("answers" => Lantern::Cover::Backwards.new(sent["plan"], layer: sent["layer"], budget:).to_a) }
-
-    post("/api/bare") { JSON.generate(Lantern.bare(sent)) }
-
-    post("/api/outlines") { JSON.generate("outlines" => Svg::Reader.read(sent["svg"])) }
-
-    post "/api/form.svg" do
-      content_type "image/svg+xml"
-      Svg::TrueSize.write(Lantern.work(sent))
-    end
-
-    get "/api/wreaths/:id/form.svg" do
-      wreath = store.wreaths.find(id)
-      attachment "form-#{id}.svg"
-      content_type "image/svg+xml"
-      Svg::TrueSize.write(Lantern.work(wreath["plan"]))
-    end
-
-    get "/api/wreaths/:id/cut-sheet.pdf" do
-      attachment "cut-sheet-#{id}.pdf"
-      content_type "application/pdf"
-      Files::CutSheet.new(Lantern.work(store.wreaths.find(id)["plan"])).pdf(params["paper"].to_s)
-    end
-
-    get "/api/wreaths/:id/cut-sheet.csv" do
-      attachment "cut-sheet-#{id}.csv"
-      content_type "text/csv"
-      Files::CutSheet.new(Lantern.work(store.wreaths.find(id)["plan"])).csv
-    end
-
-    get "/api/stash.csv" do
-      units = (params["units"] == "cm") ? "cm" : "in"
-      attachment "stash.csv"
-      content_type "text/csv"
-      Files::StashFile.write(store.materials.all(units).map { _1["material"] }, units)
-    end
-
-    post("/api/stash.csv") { JSON.generate(store.materials.take_in(Files::StashFile.read(sent["csv"], sent["units"]), sent["units"], dry: sent["dry"])) }
-
-    get("/api/forms") { JSON.generate("forms" => store.forms.all) }
-
-    post "/api/forms" do
-      status 201
-      JSON.generate(store.forms.add(sent["name"], sent["form"], sent["units"]))
-    end
-
-    delete "/api/forms/:id" do
-      store.forms.delete(id, params["version"].to_i)
-      JSON.generate("ok" => true)
-    end
-
-    get("/api/wreaths") { JSON.generate("wreaths" => store.wreaths.all) }
-
-    post "/api/wreaths" do
-      status 201
-      JSON.generate(store.wreaths.add(sent["plan"]))
-    end
-
-    get("/api/wreaths/:id") { JSON.generate(store.wreaths.find(id)) }
-
-    put("/api/wreaths/:id") { JSON.generate(store.wreaths.change(id, sent["version"], sent["plan"])) }
-
-    delete "/api/wreaths/:id" do
-      store.wreaths.delete(id, params["version"].to_i)
-      JSON.generate("ok" => true)
-    end
-
-    post("/api/wreaths/:id/cut") { JSON.generate(store.wreaths.cut(id, sent["version"], sent["cut_sheet"])) }
-
-    post("/api/wreaths/:id/uncut") { JSON.generate(store.wreaths.uncut(id, sent["version"])) }
-
-    put("/api/wreaths/:id/ticks") { JSON.generate(store.wreaths.tick(id, sent["place"], sent["done"])) }
-
-    get("/api/materials/:id/ledger") { JSON.generate("entries" => store.materials.entries(id, params["units"] || "in")) }
-
-    post("/api/materials/:id/ledger") { JSON.generate(store.materials.move(id, sent["kind"], sent["piece"], sent["change"], sent["units"])) }
-
-    post "/api/actions/:id/undo" do
-      store.ledger.undo(id)
-      JSON.generate("ok" => true)
-    end
-
-    get("/api/materials") { JSON.generate("materials" => store.materials.all(params["units"])) }
-
-    post "/api/materials" do
-      status 201
-      JSON.generate(store.materials.add(sent["material"], sent["units"]))
-    end
-
-    get("/api/materials/:id") { JSON.generate(store.materials.find(id)) }
-
-    put("/api/materials/:id") { JSON.generate(store.materials.change(id, sent["version"], sent["material"], sent["units"])) }
-
-    delete "/api/materials/:id" do
-      store.materials.delete(id, params["version"].to_i)
-      JSON.generate("ok" => true)
-    end
+    Dir[File.join(__dir__, "routes/*.rb")].sort.each { require_relative _1 }
+    Routes.constants.sort.each { register Routes.const_get(_1) }
 
     # Every other address is a screen; the screens find their own way.
     get(%r{/(?!api/|assets/).*}) { send_file File.join(settings.public_folder, "index.html"), cache_control: "no-cache" }

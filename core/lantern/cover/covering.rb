@@ -48,6 +48,13 @@ module Lantern
           include said
         end
 
+        # Declares that strips may be cut from cloth, of a width of their own and along, across or askew.
+        def strips_from_cloth(most: 60, default_says:)
+          option :strip_width, :length, fine: true, most:, label: "Strip width", default_says: default_says
+          option :grain, :choice, fine: true, default: :any, label: "Cut from cloth", choices: {any: "Either way", along: "Along", across: "Across", bias: "On the bias"},
+            help: "Strips on the bias give round a curve and fray less; they are joined from one long strip."
+        end
+
         # Declares which figure the tape counts, and what it counts.
         #
         #   counts :passes, "passes"
@@ -199,7 +206,7 @@ module Lantern
       def step(suffix, title, says, **rest) = Bench::Step.new(id: "#{id}.#{suffix}", title:, says:, **rest)
 
       # The longer side of the largest sheet on hand or on offer; a yard when nothing is said.
-      def longest_sheet = (material.on_hand + material.offers).map { [_1[:width], _1[:length]].max }.max || Rational(36)
+      def longest_sheet = (material.on_hand + material.offers).map { [_1[:width], _1[:length]].max - 2 * (material.lost_edge || 0) }.max || Rational(36)
 
       # The fewest strips of a length that reach a total when each join laps by so much.
       def strips_for(total, length, join) = ((total - join) / (length - join) - 1e-9).ceil.clamp(1, nil)

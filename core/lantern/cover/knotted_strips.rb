@@ -11,7 +11,7 @@ module Lantern
       spread 0.07 # from memory
 
       option :tail, :length, default: Rational(3), most: 60, label: "Tail", help: "From the knot to the end, each side."
-      option :strip_width, :length, fine: true, most: 60, label: "Strip width", default_says: "the ribbon’s own, or 1 in from cloth"
+      strips_from_cloth most: 60, default_says: "the ribbon’s own, or 1 in from cloth"
       option :rail, :count, most: 8, label: "Rail", default_says: "round the whole band", help: "1 is the innermost."
       option :per_section, :count, most: 500, label: "Strips in a section", default_says: "as many as fit"
       option :packed_pitch, :length, fine: true, most: 24, label: "A knot takes", default_says: "one and a half bundles, a guess", help: "How much of the rail one knot takes when they are pushed together."
@@ -75,7 +75,7 @@ module Lantern
       def needs
         materials.zip(shares(pieces)).filter_map do |each, count|
           next if count.zero?
-          Need.pieces(material: each.id, what: (materials.one? ? "strips" : "strips, #{each.name}"), length: piece_length, count:, width: (width if each.sheets?), spread: self.class.spread)
+          Need.pieces(material: each.id, what: (materials.one? ? "strips" : "strips, #{each.name}"), length: piece_length, count:, width: (width if each.sheets?), grain:, spread: self.class.spread)
         end
       end
 

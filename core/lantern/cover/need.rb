@@ -4,7 +4,9 @@ module Lantern
   module Cover
     # What a layer asks of a material, for one wreath. Either a run, which may be joined from several
     # lengths at `join` inches a join but of nothing shorter than `least`, or so many pieces of one length, already up to the mark.
-    Need = Value.define(:material, :what, :shape, :length, :count, :width, :join, :least, :spread) do
+    Need = Value.define(:material, :what, :shape, :length, :count, :width, :join, :least, :spread, :grain) do
+      def initialize(grain: :any, **given) = super
+
       class << self
         # @param length [Numeric] inches
         # @param join [Numeric] what each join costs
@@ -15,8 +17,9 @@ module Lantern
 
         # @param length [Rational] inches, up to the mark
         # @param width [Rational, nil] when cut from sheets
-        def pieces(material:, what:, length:, count:, width: nil, spread: Covering::FIRST_SPREAD)
-          new(material:, what:, shape: :pieces, length:, count:, width:, join: nil, least: nil, spread:)
+        # @param grain [Symbol] which way they lie on cloth: `:any`, `:along`, `:across` or `:bias`
+        def pieces(material:, what:, length:, count:, width: nil, grain: :any, spread: Covering::FIRST_SPREAD)
+          new(material:, what:, shape: :pieces, length:, count:, width:, join: nil, least: nil, spread:, grain:)
         end
 
         # So many of what is counted, not cut.

@@ -37,7 +37,7 @@ module Lantern
 
       def needs
         across, along = (direction == :up) ? [width, height] : [height, width]
-        [Need.pieces(material: material.id, what: "panel", length: along, width: across, count: 1, spread: self.class.spread)]
+        [Need.pieces(material: material.id, what: "panel", length: along, width: across, count: 1, grain: material.directional ? :along : :any, spread: self.class.spread)]
       end
 
       def figures = {pieces: 1, piece_length: height, piece_width: width, area: covered.area, pleats:, length: height.to_f}

@@ -15,7 +15,7 @@ module Lantern
       option :folds, :count, default: 3, most: 12, label: "Loops to a strip"
       option :fold_size, :length, default: Rational(5), most: 40, label: "Size of a loop", help: "Laid flat, from fold to fold."
       option :per_section, :count, default: 3, most: 60, label: "Strips in a section"
-      option :strip_width, :length, fine: true, most: 60, label: "Strip width", default_says: "the ribbon’s own, or 2 1/2 in from cloth"
+      strips_from_cloth most: 60, default_says: "the ribbon’s own, or 2 1/2 in from cloth"
       option :ties, :reference, fine: true, kinds: %i[tie wire], label: "Tied with", default_says: "ties you have"
 
       vary :per_section, takes: :more, says: "The most strips in a section", unit: "strips"
@@ -46,7 +46,7 @@ module Lantern
 
       def needs
         strips = shared(pieces).zip(materials).filter_map do |count, each|
-          Need.pieces(material: each.id, what: materials.one? ? "strips" : "strips, #{each.name}", length: piece_length, count:, width: (width if each.sheets?), spread: self.class.spread) if count.positive?
+          Need.pieces(material: each.id, what: materials.one? ? "strips" : "strips, #{each.name}", length: piece_length, count:, width: (width if each.sheets?), grain:, spread: self.class.spread) if count.positive?
         end
         strips + [*(Need.items(material: tied_with.id, what: "ties", count: pieces) if tied_with&.counted?)]
       end

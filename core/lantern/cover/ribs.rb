@@ -11,7 +11,7 @@ module Lantern
       spread 0.03 # from memory
 
       option :count, :count, most: 24, label: "Ribs to cover", default_says: "all of them"
-      option :strip_width, :length, fine: true, most: 60, label: "Strip width", default_says: "the ribbon’s own, or 1 in from cloth"
+      strips_from_cloth most: 60, default_says: "the ribbon’s own, or 1 in from cloth"
 
       vary :count, takes: :more, says: "The most ribs", unit: "ribs"
 
@@ -34,7 +34,7 @@ module Lantern
       def lengths = covered.map { up_to_mark(_1.length + 2 * TUCK) }
 
       def needs
-        lengths.tally.map { |length, alike| Need.pieces(material: material.id, what: "strips", length:, count: alike, width: (width if material.sheets?), spread: self.class.spread) }
+        lengths.tally.map { |length, alike| Need.pieces(material: material.id, what: "strips", length:, count: alike, width: (width if material.sheets?), grain:, spread: self.class.spread) }
       end
 
       def figures = {pieces: count, length: lengths.sum.to_f, piece_length: lengths.max}

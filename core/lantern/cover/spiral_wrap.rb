@@ -17,7 +17,7 @@ module Lantern
       option :pieces, :choice, default: :continuous, label: "Lengths", choices: {continuous: "One long length", short: "Short strips"},
         help: "Short strips lie flatter on a tight curve; their joins are hidden behind."
       tested "Wind a few turns, measure, and these replace the sum."
-      option :strip_width, :length, fine: true, most: 120, label: "Strip width", default_says: "the ribbon's own, or 2 in from cloth"
+      strips_from_cloth most: 120, default_says: "the ribbon's own, or 2 in from cloth"
       option :strip_length, :length, fine: true, label: "Strip length", default_says: "the sheet's length, or one turn for short strips"
 
       vary :lap, takes: :more, says: "The widest lap", most: :lying
@@ -70,7 +70,7 @@ module Lantern
 
       def needs
         return [Need.run(material: material.id, what: "wrap", length:, join: JOIN, least: length_per_turn, spread: self.class.spread)] unless cut_strips?
-        [Need.pieces(material: material.id, what: "strips", length: cut_length, count: strips, width: (width if material.sheets?), spread: self.class.spread)]
+        [Need.pieces(material: material.id, what: "strips", length: cut_length, count: strips, width: (width if material.sheets?), grain:, spread: self.class.spread)]
       end
 
       def figures

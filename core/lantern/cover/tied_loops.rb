@@ -15,7 +15,7 @@ module Lantern
       option :loop_length, :length, default: Rational(9), most: 60, label: "Strip to a loop", help: "From tie to tie, along the strip."
       option :ties, :count, most: 200, label: "Ties on a rail", default_says: "the form's own, or twelve"
       option :rails, :count, most: 8, label: "Rails", default_says: "the rails that the form has"
-      option :strip_width, :length, fine: true, most: 120, label: "Strip width", default_says: "the roll’s own, or 18 in from cloth"
+      strips_from_cloth most: 120, default_says: "the roll’s own, or 18 in from cloth"
 
       vary :loop_length, takes: :more, says: "The longest loops"
 
@@ -45,7 +45,7 @@ module Lantern
 
       def needs
         return [Need.run(material: material.id, what: "loops", length:, join: JOIN, least: loop_length, spread: self.class.spread)] unless material.sheets?
-        [Need.pieces(material: material.id, what: "strips", length: longest_sheet, count: strips_for(length, longest_sheet, JOIN), width:, spread: self.class.spread)]
+        [Need.pieces(material: material.id, what: "strips", length: longest_sheet, count: strips_for(length, longest_sheet, JOIN), width:, grain:, spread: self.class.spread)]
       end
 
       def figures = {pieces: loops, length:, strips: (strips_for(length, longest_sheet, JOIN) if material.sheets?)}.compact

@@ -2,13 +2,19 @@
 
 module Lantern
   module Cut
-    # One length opened: where it comes from (`:on_hand` or `:offer`, and which), how long it is,
-    # its cuts in order, and what is left. Inches.
-    Bar = Value.define(:source, :index, :length, :cuts, :left)
+    # One length or sheet opened: where it comes from (`:on_hand` or `:offer`, and which), how long it
+    # is, its cuts in order, and what is left. Of a sheet, `left` is the area left over its width, and
+    # `rest` the rectangles that remain, `[width, length]`, the largest first. Inches.
+    Bar = Value.define(:source, :index, :length, :cuts, :left, :rest) do
+      def initialize(rest: [], **given) = super
+    end
 
     class Bar
-      # So many cuts of one length, one after another; for a run, what this bar gives it.
-      Cut = Value.define(:what, :length, :count, :shape) do
+      # So many cuts of one length, one after another; for a run, what this bar gives it; on a sheet,
+      # the block they lie in and how wide each is.
+      Cut = Value.define(:what, :length, :count, :shape, :width, :block) do
+        def initialize(width: nil, block: nil, **given) = super
+
         def run? = shape == :run
       end
     end

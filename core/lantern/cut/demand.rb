@@ -14,7 +14,7 @@ module Lantern
         runs, pieces = needs.partition { |_, need| need.run? }
         spread = Math.sqrt(runs.sum { |_, need| (need.total.to_f * need.spread * plan.quantity)**2 })
         new(
-          pieces: pieces.map { |layer, need| Demand::Piece.new(layer:, what: need.what, length: need.length, width: need.width, count: need.count * plan.quantity) },
+          pieces: pieces.map { |layer, need| Demand::Piece.new(layer:, what: need.what, length: need.length, width: need.width, count: need.count * plan.quantity, grain: need.grain) },
           run: runs.sum { |_, need| need.length } * plan.quantity, run_what: runs.map { |_, need| need.what }.uniq.join(" and "),
           join: runs.map { |_, need| need.join }.max || 1,
           least: runs.map { |_, need| need.least }.max || 0,
@@ -29,8 +29,10 @@ module Lantern
     end
 
     class Demand
-      # So many alike, and who asked for them.
-      Piece = Value.define(:layer, :what, :length, :width, :count)
+      # So many alike, and who asked for them; `grain` is which way they lie on cloth.
+      Piece = Value.define(:layer, :what, :length, :width, :count, :grain) do
+        def initialize(grain: :any, **given) = super
+      end
     end
   end
 end

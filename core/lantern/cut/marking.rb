@@ -21,14 +21,16 @@ module Lantern
         @solution.opened.each_with_index.filter_map do |stock, index|
           all = cuts[index] + runs.fetch(index, [])
           next if all.empty?
-          Bar.new(source: stock.source, index: stock.index, length: stock.length, cuts: all, left: stock.length.to_r - all.sum { _1.length * _1.count }.to_r)
+          Bar.new(source: stock.source, index: stock.index, length: stock.length, cuts: all, left: left(stock, all))
         end
       end
 
       private
 
+      def left(stock, cuts) = cuts.reduce(stock.length.to_r) { |left, cut| left - cut.length * cut.count }
+
       def pieces(yields)
-        yields.each_with_index.flat_map { |count, index| name(@problem.items[index], count) }
+        yields.each_with_index.flat_map { |count, index| count.zero? ? [] : name(@problem.items[index], count) }
       end
 
       # The next so many pieces of this length, whoever asked for them first.
@@ -37,12 +39,15 @@ module Lantern
         while count.positive?
           piece, left = @waiting[length].first
           taken = [left, count].min
-          named << Bar::Cut.new(what: piece.what, length: piece.length, count: taken, shape: :pieces)
+          named << cut(piece, taken)
           count -= taken
           (left == taken) ? @waiting[length].shift : @waiting[length].first[1] = left - taken
         end
         named
       end
+
+      # Thousands of bars are cut alike; what they are cut into is the same value.
+      def cut(piece, count) = (@cuts ||= {}.compare_by_identity).then { _1[piece] ||= {} }.then { _1[count] ||= Bar::Cut.new(what: piece.what, length: piece.length, count:, shape: :pieces) }
 
       def lay_run
         wanted = (@problem.demand.run * Problem::PER_INCH).ceil

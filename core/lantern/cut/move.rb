@@ -4,7 +4,7 @@ module Lantern
   module Cut
     # What cutting a plan does to the stash: packages bought, lengths taken, remnants kept. Sizes are
     # inches; of what is counted, numbers.
-    Move = Value.define(:material, :kind, :length, :width, :change)
+    Move = Value.define(:material, :kind, :length, :width, :end_width, :change)
 
     class Move
       class << self
@@ -22,7 +22,7 @@ module Lantern
           return counted(cutting) if cutting.material.counted?
           bought = cutting.bought.flat_map { |offer, count| [move(cutting, :bought, cutting.material.offers[offer], count)] }
           taken = cutting.bars.map { |bar| move(cutting, :cut, source(cutting, bar), -1) }
-          kept = cutting.material.sheets? ? [] : cutting.bars.map(&:left).select { _1 >= plan.smallest_remnant && _1.positive? }.map { move(cutting, :remnant, {length: _1}, 1) }
+          kept = cutting.bars.flat_map { |bar| remnants(bar, cutting, plan) }
           bought + taken + kept
         end
 
@@ -32,13 +32,19 @@ module Lantern
           [*(move(cutting, :bought, {}, bought) if bought.positive?), move(cutting, :cut, {}, -taken)]
         end
 
+        # What is left of a length or a sheet and is worth keeping; of a sheet, pieces that are long enough both ways.
+        def remnants(bar, cutting, plan)
+          sizes = cutting.material.sheets? ? bar.rest.map { |width, length| {width:, length:} } : [{length: bar.left}]
+          sizes.select { |size| size.values.all? { _1 >= plan.smallest_remnant && _1.positive? } }.map { move(cutting, :remnant, _1, 1) }
+        end
+
         # The piece on hand or the package that a bar is.
         def source(cutting, bar)
           from = (bar.source == :on_hand) ? cutting.material.on_hand[bar.index] : cutting.material.offers[bar.index]
           from.is_a?(Hash) ? from : {length: from}
         end
 
-        def move(cutting, kind, size, change) = new(material: cutting.material.id, kind:, length: size[:length] || 0, width: (size[:width] if cutting.material.sheets?) || 0, change:)
+        def move(cutting, kind, size, change) = new(material: cutting.material.id, kind:, length: size[:length] || 0, width: (size[:width] if cutting.material.sheets?) || 0, end_width: size[:end_width] || 0, change:)
       end
     end
   end

@@ -41,8 +41,11 @@ module Lantern
       # The linear program over the patterns: what no plan can go below, and how often each is cut in it.
       # @return [Hash, nil] `value` in money, `times`, and the worth of each row
       def relax(problem, patterns)
-        answer = Highs.lp_call(sense: :minimize, col_cost: patterns.map { price(_1) }, col_lower: [0.0] * patterns.size,
+        model = Highs.lp(sense: :minimize, col_cost: patterns.map { price(_1) }, col_lower: [0.0] * patterns.size,
           col_upper: [Float::INFINITY] * patterns.size, **Rows.new(problem, patterns).to_h)
+        # So small a program is solved sooner than it is simplified.
+        Highs::FFI.Highs_setStringOptionValue(model, +"presolve", +"off")
+        answer = model.solve
         {value: answer[:obj_value], times: answer[:col_value], worth: answer[:row_dual]} if answer[:status] == :optimal
       end
 
@@ -69,14 +72,23 @@ module Lantern
         true
       end
 
+      # @param nodes [Integer, nil] after how many branches the best so far will do
       # @return [Array<Integer>, nil] how often each pattern is cut
-      def solve(problem, patterns, costs, budget: nil)
+      def solve(problem, patterns, costs, budget: nil, nodes: nil)
         rows = Rows.new(problem, patterns, budget:)
         model = Highs.mip(sense: :minimize, col_cost: costs, col_lower: [0.0] * patterns.size,
           col_upper: patterns.map { (_1.stock.limit || problem.counts.sum + 1000).to_f }, integrality: [:integer] * patterns.size, **rows.to_h)
         Highs::FFI.Highs_setDoubleOptionValue(model, +"mip_rel_gap", 0.0)
+        Highs::FFI.Highs_setIntOptionValue(model, +"mip_max_nodes", nodes) if nodes
         answer = model.solve
-        answer[:col_value].map(&:round) if answer[:status] == :optimal
+        times = answer[:col_value].map(&:round)
+        times if answer[:status] == :optimal || nodes && enough?(problem, patterns, times)
+      end
+
+      # Whether patterns cut so often yield everything; what was left before the end is looked at again.
+      def enough?(problem, patterns, times)
+        problem.items.each_index.all? { |item| times.zip(patterns).sum { |count, pattern| count * pattern.yields[item] } >= problem.counts[item] } &&
+          times.zip(patterns).group_by { |_, pattern| pattern.stock }.all? { |stock, used| stock.limit.nil? || used.sum(&:first) <= stock.limit }
       end
 
       def price(pattern) = pattern.stock.price / 10_000.0
@@ -100,12 +112,7 @@ module Lantern
 
       def by_generation(problem, start)
         return start if start.nil? || problem.run.positive?
-        patterns, value = Generation.columns(problem, start)
-        times = solve(problem, patterns, patterns.map { price(_1) })
-        found = times ? solution(problem, times, patterns, proven: false, bound: 0) : start
-        best = [start, found].min_by { [_1.price, _1.opened.size] }
-        bound = round_up(problem, value)
-        best.with(proven: best.price <= bound && problem.remnants.empty? && problem.offers.size == 1, bound:)
+        Generation.solve(problem, start)
       end
 
       # No sum of prices lies strictly between two multiples of what they have in common.
@@ -114,7 +121,7 @@ module Lantern
         step.zero? ? 0 : (value * 10_000 / step - 1e-6).ceil * step
       end
 
-      private_class_method :fewest_when_cheapest?, :plausible?, :list, :extend_pattern, :solve, :price, :opened, :total, :solution, :trimmed, :by_generation, :round_up
+      private_class_method :fewest_when_cheapest?, :plausible?, :list, :extend_pattern, :opened, :total, :trimmed, :by_generation, :enough?
     end
   end
 end

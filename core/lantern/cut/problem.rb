@@ -31,6 +31,12 @@ module Lantern
 
       def offers = @offers ||= stock.reject { _1.limit }
 
+      # @return [Fullest, nil] how full a length can be cut, where the lengths have a measure in common
+      def fullest
+        return @fullest if defined?(@fullest)
+        @fullest = stock.any? ? Fullest.of(items, stock.map { length_of(_1) }.max).then { |known| known && stock.all? { |each| (length_of(each) % known.measure).zero? } ? known : nil } : nil
+      end
+
       # What must be covered whatever the pattern.
       def total = @total ||= items.zip(counts).sum { |length, count| length * count } + run
 

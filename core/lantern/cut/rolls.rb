@@ -27,10 +27,12 @@ module Lantern
 
       def written(material, demand, problem, solution)
         bars = Marking.bars(problem, solution)
-        bought = solution.opened.select { _1.source == :offer }.map(&:index).tally
-        opened = bars.map { [_1.source, _1.index] }.tally
-        untouched = solution.opened.uniq.flat_map { |stock| [stock.length] * (solution.opened.count(stock) - opened.fetch([stock.source, stock.index], 0)) }
-        kept = problem.stock.select { _1.source == :on_hand && !solution.opened.include?(_1) }.map(&:length)
+        # Stock is told apart by what it is, not by its looks: thousands of lengths may be opened.
+        opened = solution.opened.each_with_object({}.compare_by_identity) { |stock, times| times[stock] = times.fetch(stock, 0) + 1 }
+        cut = bars.each_with_object(Hash.new(0)) { |bar, times| times[(bar.source == :offer) ? bar.index : ~bar.index] += 1 }
+        bought = opened.select { |stock, _| stock.source == :offer }.to_h { |stock, times| [stock.index, times] }
+        untouched = opened.flat_map { |stock, times| [stock.length] * (times - cut[(stock.source == :offer) ? stock.index : ~stock.index]) }
+        kept = problem.stock.select { _1.source == :on_hand && !opened.key?(_1) }.map(&:length)
         Cutting.new(material:, demand:, bars:, bought:, optimal: solution.proven, bound: solution.bound, short: solution.short, untouched: untouched + kept)
       end
 

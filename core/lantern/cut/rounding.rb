@@ -3,43 +3,57 @@
 module Lantern
   module Cut
     # From the linear program to a plan that can be cut: every pattern as often as it is wanted whole,
-    # and what is then missing packed as the search packs.
+    # and what is then missing as a smaller problem of its own.
     # Source: Gilmore and Gomory (1961); that it nearly always ends at the rounded-up bound, Scheithauer
     # and Terno (1995).
     module Rounding
+      # The part of a plan that the linear program is sure of: lengths opened, and what each yields.
+      Whole = Value.define(:opened, :yields)
+
       module_function
 
       # @param relaxed [Hash] as {Patterns.relax} answers
       # @param bound [Integer] the least money that can be, in the units of {Stock#price}
       # @return [Solution, nil] nil when what is missing does not fit what remains
       def solve(problem, patterns, relaxed, bound:)
-        times = relaxed[:times].map { (_1 + 1e-7).floor }
-        whole = times.zip(patterns).flat_map { |count, pattern| [pattern] * count }
-        wanted = problem.counts.dup
-        yields = whole.map { |pattern| pattern.yields.each_with_index.map { |count, item| [count, wanted[item]].min.tap { wanted[item] -= _1 } } }
-        rest = Search.solve(remaining(problem, wanted, whole))
-        return unless rest || wanted.all?(&:zero?)
         return unless problem.run.zero?
-        more = rest ? widened(problem, rest, wanted) : []
-        Solution.new(opened: whole.map(&:stock) + (rest ? rest.opened : []), yields: yields + more, proven: false, bound:)
+        whole, rest = split(problem, patterns, relaxed)
+        ended = rest.items.empty? ? nothing : Search.solve(rest)
+        ended && join(problem, whole, rest, ended, bound:)
       end
 
-      # What is still to be cut, from what is still there.
-      def remaining(problem, wanted, whole)
+      # @return [(Whole, Problem)] what is cut for sure, and what is still to be cut from what is still there
+      def split(problem, patterns, relaxed)
+        wanted, opened, yields = problem.counts.dup, [], []
+        relaxed[:times].zip(patterns) do |times, pattern|
+          # As often as it is wanted whole; cutting more than is asked never helps.
+          often = pattern.yields.each_with_index.filter_map { |count, item| wanted[item] / count if count.positive? }.min || 0
+          count = [(times + 1e-7).floor, often].min
+          pattern.yields.each_with_index { |each, item| wanted[item] -= each * count }
+          opened.concat([pattern.stock] * count)
+          yields.concat([pattern.yields] * count)
+        end
+        [Whole.new(opened:, yields:), remaining(problem, wanted, opened)]
+      end
+
+      # The two parts as one plan.
+      def join(problem, whole, rest, ended, bound:)
+        places = problem.items.map { rest.items.index(_1) }
+        more = ended.yields.map { |each| places.map { |place| place ? each[place] : 0 } }
+        Solution.new(opened: whole.opened + ended.opened, yields: whole.yields + more, proven: false, bound:)
+      end
+
+      def remaining(problem, wanted, opened)
         pieces = problem.items.each_with_index.filter_map do |item, i|
           Demand::Piece.new(layer: "", what: "", length: Rational(item, Problem::PER_INCH), width: nil, count: wanted[i]) if wanted[i].positive?
         end
-        used = whole.map(&:stock)
-        Problem.new(stock: problem.stock.reject { _1.limit && used.include?(_1) }, demand: problem.demand.with(pieces:))
+        used = opened.select(&:limit)
+        Problem.new(stock: problem.stock.reject { used.include?(_1) }, demand: problem.demand.with(pieces:))
       end
 
-      # The smaller problem's yields, with the items it did not know as nothing.
-      def widened(problem, rest, wanted)
-        places = wanted.each_index.select { wanted[_1].positive? }
-        rest.yields.map { |each| Array.new(problem.items.size) { |item| places.index(item) ? each[places.index(item)] : 0 } }
-      end
+      def nothing = Solution.new(opened: [], yields: [], proven: true, bound: 0)
 
-      private_class_method :remaining, :widened
+      private_class_method :remaining, :nothing
     end
   end
 end

@@ -3,82 +3,102 @@
 module Lantern
   module Cut
     # The quick way: buy as little as the total length allows, fill what is on hand and then package
-    # after package with the longest cut that fits, and be done when that works, since nobody can
-    # buy less than the total. When it does not work at the first try, what it finds is a good start
-    # but no proof.
+    # after package, and be done when that works, since nobody can buy less than the total. When it
+    # does not work at the first try, what it finds is a good start but no proof.
     module Search
-      # More ways to mix packages than this are not listed.
-      MOST_MIXES = 20_000
+      # More mixes of packages than this are not tried.
+      MOST_TRIED = 60
+      # Nor more when there are so many packages that trying takes long.
+      MANY = 150
 
       module_function
 
       # @return [Solution, nil] nil when no stock can hold everything
       def solve(problem)
         return if problem.items.any? && problem.items.first > longest(problem)
-        mixes(problem).each_with_index do |mix, tried|
-          opened = problem.remnants.reverse + mix.sort_by { [problem.length_of(_1), _1.index] }
-          yields = pack(problem, opened)
-          return Solution.new(opened:, yields:, proven: tried.zero?, bound: bound(problem)) if yields
+        return one_kind(problem, problem.offers.first) if problem.offers.one? && problem.remnants.empty?
+        mixes = Mixes.new(problem)
+        tried(problem, mixes) || problem.offers.filter_map { one_kind(problem, _1) }.min_by { [_1.price, _1.opened.size] }&.then { _1.with(proven: _1.price <= mixes.least, bound: mixes.least) }
+      end
+
+      # Mix after mix, until one holds everything.
+      def tried(problem, mixes)
+        least = mixes.least
+        few = mixes.list.take_while { _1.packages <= MANY }.first(MOST_TRIED)
+        few = mixes.list.first(2) if few.empty?
+        few.each do |mix|
+          opened = problem.remnants.reverse + mix.opened(problem)
+          yields = pack(problem, opened) { |room, wanted| greedy(problem, room, wanted) }
+          yields ||= pack(problem, opened) { |room, wanted| problem.fullest.taken(room, wanted) } if problem.fullest && problem.run.zero?
+          return Solution.new(opened:, yields:, proven: mix.price <= least, bound: least) if yields
         end
         nil
       end
 
-      # The least money that the total length alone demands.
-      def bound(problem) = mixes(problem).first&.sum(&:price) || 0
-
-      # Every mix of packages that, with all remnants, is long enough, cheapest and fewest first.
-      def mixes(problem)
-        missing = problem.total - problem.remnants.sum { problem.length_of(_1) }
-        return [[]] + more(problem, 1) if missing <= 0
-        more(problem, missing)
+      # What is on hand, and then packages of one kind only: as many as it takes, filled in order; where
+      # the pieces alone demand fewer, filled again, each as full as can be.
+      # @return [Solution, nil] nil when a package of this kind is too short for something
+      def one_kind(problem, stock)
+        length = problem.length_of(stock)
+        return if problem.items.any? && problem.items.first > length || problem.run.positive? && !problem.given(length).positive?
+        hand = problem.remnants.reverse
+        least = hand.any? ? 0 : [(problem.total + length - 1) / length, Bounds.fewest(problem.items, problem.counts, length)].max
+        yields = filled(problem, hand, length) { |room, wanted| greedy(problem, room, wanted) }
+        if yields.size > least && problem.run.zero? && problem.fullest
+          fuller = filled(problem, hand, length) { |room, wanted| problem.fullest.taken(room, wanted) }
+          yields = fuller if fuller.size < yields.size
+        end
+        Solution.new(opened: (hand + [stock] * [yields.size - hand.size, 0].max).first(yields.size), yields:, proven: hand.empty? && yields.size <= least, bound: least * stock.price)
       end
 
-      def more(problem, missing)
-        offers = problem.offers.sort_by { [Rational(_1.price, problem.length_of(_1)), -problem.length_of(_1)] }
-        return [] if offers.empty?
-        offers = offers.first(2) if estimate(problem, offers, missing) > MOST_MIXES
-        fill(problem, offers, missing, []).sort_by { |mix| [mix.sum(&:price), mix.size] }
+      # Length after length until everything is cut, and what is left holds the run.
+      def filled(problem, hand, length)
+        wanted, lefts, yields = problem.counts.dup, [], []
+        until wanted.all?(&:zero?) && problem.run_fits?(lefts)
+          room = hand[yields.size]&.then { problem.length_of(_1) }
+          taken = yield(room || length, wanted)
+          alike = room ? 1 : repeats(taken, wanted)
+          take(problem, taken, alike, room || length, wanted, lefts, yields)
+        end
+        yields
       end
 
-      def estimate(problem, offers, missing) = offers.drop(1).reduce(1) { |ways, offer| ways * (missing.fdiv(problem.length_of(offer)).ceil + 1) }
-
-      # The last kind is filled up to what is missing, and a few more in case the cuts do not fit.
-      def fill(problem, offers, missing, taken)
-        first, *others = offers
-        enough = [(missing.to_r / problem.length_of(first)).ceil, 0].max
-        return (enough..enough + slack(problem)).map { taken + [first] * _1 } if others.empty?
-        (0..enough + 1).flat_map { |count| fill(problem, others, missing - count * problem.length_of(first), taken + [first] * count) }
-      end
-
-      # First-fit decreasing never opens more than 11/9 of the best, and 6/9 of a length.
-      # Source: Dosa (2007).
-      def slack(problem)
-        shortest = problem.offers.map { problem.length_of(_1) }.min
-        3 + (problem.total * 2 / (9 * shortest)) + (((problem.items.first || 0) * 2 > shortest) ? problem.counts.sum : 0)
-      end
-
-      # Bar after bar, the longest cut that fits, as often as it fits.
+      # Bar after bar, as the block fills it.
+      # @param opened [Array<Stock>]
       # @return [Array<Array<Integer>>, nil] how many of each item every bar yields
       def pack(problem, opened)
-        wanted = problem.counts.dup
-        lefts = []
-        yields = opened.map do |stock|
-          left = problem.length_of(stock)
-          taken = problem.items.each_with_index.map do |item, index|
-            count = [left / item, wanted[index]].min
-            wanted[index] -= count
-            left -= count * item
-            count
-          end
-          lefts << left
-          taken
+        wanted, lefts, yields = problem.counts.dup, [], []
+        while yields.size < opened.size
+          stock = opened[yields.size]
+          taken = yield(problem.length_of(stock), wanted)
+          alike = stock.limit ? 1 : [repeats(taken, wanted), opened.size - yields.size].min
+          alike = 1 unless opened[yields.size + alike - 1].equal?(stock)
+          take(problem, taken, alike, problem.length_of(stock), wanted, lefts, yields)
         end
         yields if wanted.all?(&:zero?) && problem.run_fits?(lefts)
       end
 
+      def take(problem, taken, alike, room, wanted, lefts, yields)
+        taken.each_with_index { |count, item| wanted[item] -= count * alike }
+        lefts.concat([room - problem.items.zip(taken).sum { |item, count| item * count }] * alike)
+        yields.concat([taken] * alike)
+      end
+
+      # How often the same can be cut again; where it is often, only half as often, so that the last
+      # lengths still have something to choose from.
+      def repeats(taken, wanted)
+        times = wanted.zip(taken).filter_map { |want, count| want / count if count.positive? }.min || 1
+        (times > 3) ? times * 4 / 5 : times
+      end
+
+      # The longest cut that fits, as often as it fits, then the next.
+      def greedy(problem, room, wanted)
+        problem.items.each_with_index.map { |item, index| [room / item, wanted[index]].min.tap { room -= _1 * item } }
+      end
+
       def longest(problem) = problem.stock.map { problem.length_of(_1) }.max || 0
 
-      private_class_method :more, :estimate, :fill, :slack, :longest
+      private_class_method :tried, :one_kind, :filled, :pack, :take, :repeats, :greedy, :longest
     end
   end
 end

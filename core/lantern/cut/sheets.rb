@@ -2,86 +2,103 @@
 
 module Lantern
   module Cut
-    # Strips from sheets of cloth, cut along the longer side or across it, one width to a row, so
-    # that every cut goes straight through.
-    module Sheets
-      module_function
-
+    # Strips and panels from sheets of cloth, along it, across it or on the bias; the largest pieces
+    # first, what is on hand before a new sheet.
+    class Sheets
       # @return [Cutting]
-      def cut(material, demand, _plan)
-        sheets = stock(material)
-        return Cutting.new(material:, demand:, bars: [], bought: {}, optimal: true, bound: 0, short: 0, untouched: []) if demand.none?
-        bars, short = lay(demand.pieces.map { [_1, _1.count] }, sheets)
+      def self.cut(material, demand, plan) = new(material, demand, plan).cut
+
+      def initialize(material, demand, plan)
+        @material, @demand, @plan = material, demand, plan
+        @kinds = demand.pieces.map { |piece| [piece, Layout::Kind.new(width: piece.width, length: piece.length, grain: piece.grain)] }
+          .sort_by { |piece, kind| [-kind.area, piece.layer, piece.what] }
+        @hand, @offers = Sheet.of(material).partition { _1.source == :on_hand }
+      end
+
+      # The least money of these: every sheet of the one offer, of another, or whichever is cheapest for
+      # the piece in turn.
+      def cut
+        return Cutting.new(material: @material, demand: @demand, bars: [], bought: {}, optimal: true, bound: 0, short: 0, untouched: []) if @demand.none?
+        tried = [@offers, *(@offers.combination(1) if @offers.size > 1)].map { lay(_1) }
+        bars, short, price = tried.min_by { |bars, short, price| [short, price, bars.size] }
         bought = bars.select { _1.source == :offer }.map(&:index).tally
-        price = bought.sum { |offer, count| (material.offers[offer][:price] * 10_000).to_i * count }
-        bound = least_money(demand, sheets)
-        Cutting.new(material:, demand:, bars:, bought:, optimal: short.zero? && price <= bound, bound:, short:, untouched: [])
+        bound = least_money
+        Cutting.new(material: @material, demand: @demand, bars:, bought:, optimal: short.zero? && price <= bound, bound:, short:, untouched: [])
       end
 
-      # A sheet as it can be opened.
-      Sheet = Value.define(:source, :index, :width, :length, :price) do
-        # How many strips come out, and which way they run: `[count, along]`.
-        def most(piece) = [[fits(width, length, piece), true], [fits(length, width, piece), false]].max_by(&:first)
+      private
 
-        def fits(across, along, piece) = (across / piece.width).floor * (along / piece.length).floor
-
-        def area = width * length
-      end
-      private_constant :Sheet
-
-      def stock(material)
-        material.on_hand.each_with_index.map { |sheet, i| Sheet.new(source: :on_hand, index: i, price: 0, **sheet.slice(:width, :length)) } +
-          material.offers.each_with_index.map { |sheet, i| Sheet.new(source: :offer, index: i, price: (sheet[:price] * 10_000).to_i, **sheet.slice(:width, :length)) }
-      end
-
-      # Sheets on hand, largest first, then whichever offer is cheapest for a strip.
-      def lay(wanted, sheets)
-        hand, offers = sheets.partition { _1.source == :on_hand }
-        hand = hand.sort_by { [-_1.area, _1.index] }
-        bars = []
-        until wanted.all? { |_, count| count.zero? }
-          piece, _ = wanted.find { |_, count| count.positive? }
-          sheet = hand.shift || offers.select { _1.most(piece).first.positive? }.min_by { [Rational(_1.price, _1.most(piece).first), _1.index] }
-          break unless sheet
-          cuts, used = fill(sheet, wanted)
-          bars << Bar.new(source: sheet.source, index: sheet.index, length: sheet.length, cuts:, left: Rational(sheet.area - used, sheet.width)) if cuts.any?
+      # Sheets on hand, smallest that is of use first, then new ones.
+      # @return [(Array<Bar>, Rational, Integer)] the sheets opened, the length that was left over, the price
+      def lay(offers)
+        wanted = @kinds.map { |piece, kind| [piece, kind, piece.count] }
+        hand = @hand.sort_by { [_1.area, _1.index] }
+        bars, price = [], 0
+        while (entry = wanted.find { _3.positive? })
+          sheet = hand.find { fits?(_1, entry[1]) } || cheapest(offers, entry)
+          # What fits no sheet is left out, so that the others still come.
+          next wanted.delete(entry) unless sheet
+          hand.delete(sheet)
+          price += sheet.price
+          bars << open(sheet, wanted)
         end
-        [bars, wanted.sum { |piece, count| piece.length * count }]
+        laid = bars.flat_map(&:cuts).group_by { |cut| [cut.what, cut.length, cut.width] }.transform_values { |cuts| cuts.sum(&:count) }
+        short = @kinds.group_by { |piece, _| [piece.what, piece.length, piece.width] }.sum { |key, alike| key[1] * (alike.sum { |piece, _| piece.count } - laid.fetch(key, 0)) }
+        [bars, short, price]
       end
 
-      # Row after row across the sheet; each row one width of strip.
-      def fill(sheet, wanted)
-        piece = wanted.find { |_, count| count.positive? }.first
-        along = sheet.most(piece).last
-        room, reach = along ? [sheet.width, sheet.length] : [sheet.length, sheet.width]
-        cuts, used = [], 0
+      def fits?(sheet, kind) = sheet.rooms(kind).any? { Layout.most(_1, kind).positive? }
+
+      def most(sheet, kind) = (@most ||= {})[[sheet, kind]] ||= sheet.rooms(kind).sum { Layout.most(_1, kind) }
+
+      # What no way of cutting a sheet can better.
+      def ceiling(sheet, kind) = sheet.tapers? ? (sheet.area / kind.area).floor : sheet.rooms(kind).sum { Layout.ceiling(_1, kind) }
+
+      def cheapest(offers, entry)
+        piece, kind, count = entry
+        offers.select { most(_1, kind).positive? }.min_by { |sheet| [Rational(sheet.price * (count.to_r / most(sheet, kind)).ceil), sheet.price, sheet.index, piece.what] }
+      end
+
+      # One sheet, kind after kind as far as they go.
+      def open(sheet, wanted)
+        rooms, cuts = nil, []
         wanted.each do |entry|
-          strip, count = entry
-          per_row = (reach / strip.length).floor
-          rows = per_row.zero? ? 0 : [(room / strip.width).floor, (count.to_r / per_row).ceil].min
-          taken = [rows * per_row, count].min
-          next if taken.zero?
-          room -= rows * strip.width
-          entry[1] -= taken
-          used += taken * strip.width * strip.length
-          cuts << Bar::Cut.new(what: strip.what, length: strip.length, count: taken, shape: :pieces)
+          piece, kind, = entry
+          next unless entry[2].positive?
+          rooms ||= sheet.rooms(kind)
+          while entry[2].positive? && (room = rooms.select { Layout.most(_1, kind).positive? }.min_by { [_1.area, _1.y, _1.x] })
+            blocks, rests = (Layout.most(room, kind) <= entry[2]) ? Layout.fill(room, kind) : Layout.part(room, kind, entry[2])
+            rooms = rooms - [room] + rests
+            blocks.each { |block| cuts << cut_of(piece, block, entry) }
+          end
         end
-        [cuts, used]
+        cuts = cuts.select { _1.count.positive? }
+        used = cuts.sum { _1.count * _1.length * _1.width }
+        rest = (rooms || []).map { [_1.width, _1.length] }.sort_by { |width, length| -width * length }
+        Bar.new(source: sheet.source, index: sheet.index, length: sheet.length, cuts:, left: Rational(sheet.area - used, sheet.width), rest:)
       end
 
-      # No sheet yields more strips than its area holds, nor more than its best layout of one kind.
-      def least_money(demand, sheets)
-        hand, offers = sheets.partition { _1.source == :on_hand }
-        demand.pieces.map { |piece|
-          missing = piece.count - hand.sum { _1.most(piece).first }
-          best = offers.select { _1.most(piece).first.positive? }.map { Rational(_1.price, _1.most(piece).first) }.min
-          next 0 if missing <= 0 || best.nil?
-          step = offers.map(&:price).reduce { |a, b| a.gcd(b) }
-          step.zero? ? 0 : (missing * best / step).ceil * step
-        }.max || 0
+      def cut_of(piece, block, entry)
+        count = [block.columns * block.rows, entry[2]].min
+        entry[2] -= count
+        Bar::Cut.new(what: piece.what, length: piece.length, count:, shape: :pieces, width: piece.width, block:)
       end
 
-      private_class_method :stock, :lay, :fill, :least_money
+      # No sheet yields more strips of a kind than its best layout, and all of them no more than their
+      # area.
+      def least_money
+        step = @offers.map(&:price).reduce { |a, b| a.gcd(b) }
+        return 0 if step.nil? || step.zero?
+        bounds = @kinds.map { |piece, kind| per(@offers, piece.count - @hand.sum { ceiling(_1, kind) }) { ceiling(_1, kind) } }
+        bounds << per(@offers, @kinds.sum { |piece, kind| kind.area * piece.count } - @hand.sum(&:area), &:area)
+        (bounds.max / step).ceil * step
+      end
+
+      def per(offers, missing)
+        best = offers.select { yield(_1).positive? }.map { Rational(_1.price) / yield(_1) }.min
+        return 0 if missing <= 0 || best.nil?
+        best * missing
+      end
     end
   end
 end

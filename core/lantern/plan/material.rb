@@ -5,7 +5,7 @@ module Lantern
     # One material of a plan: what it is, how it is sold, and what of it is in the stash.
     # Lengths in inches, prices exact.
     Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :wired, :sheer,
-      :directional, :offers, :on_hand, :notes) do
+      :directional, :lost_edge, :offers, :on_hand, :notes) do
       # @return [Boolean] whether it is cut from a roll or package, by length
       def lengthwise? = Material::LENGTHWISE.include?(kind)
 
@@ -33,6 +33,9 @@ module Lantern
         Field::Length.new(:length, required: true, label: "Sheet length")
       ].freeze
 
+      # A piece on hand may taper: a sleeve, a trouser leg.
+      HELD = [*SHEET, Field::Length.new(:end_width, label: "Width at its far end", help: "Where it tapers, as a sleeve does.")].freeze
+
       PRICES = [
         Field::Money.new(:price, required: true, label: "Price"),
         Field::Money.new(:sale_price, label: "Sale price")
@@ -46,7 +49,7 @@ module Lantern
         when :rope, :wire then [Field::Length.new(:diameter, required: true, most: 12, label: "Thickness", help: "Across it; for a soft rope, lightly pressed.")]
         else []
         end
-        common_fields + own + soft_fields(kind) + [stock_field(kind), offers_field(kind)]
+        common_fields + own + soft_fields(kind) + ((kind == :fabric) ? [Field::Length.new(:lost_edge, zero: true, most: 6, label: "Lost at each edge", help: "Selvage, hem or frayed edge that is cut away.")] : []) + [stock_field(kind), offers_field(kind)]
       end
 
       # Reads one material on its own, as the stash keeps it.
@@ -99,7 +102,7 @@ module Lantern
       end
 
       def self.stock_field(kind)
-        of = if kind == :fabric then Field::Record.new(:piece, fields: SHEET, label: "A piece on hand")
+        of = if kind == :fabric then Field::Record.new(:piece, fields: HELD, label: "A piece on hand")
         elsif LENGTHWISE.include?(kind) then Field::Length.new(:piece, label: "A length on hand")
         else Field::Count.new(:piece, label: "A number on hand", most: 100_000)
         end

@@ -22,10 +22,11 @@ RSpec.describe Lantern::Cut::Move do
     end
   end
 
-  it "buys and uses up what is counted, and leaves sheets to the maker's eye" do
+  it "buys and uses up what is counted, and keeps what is left of a sheet" do
     blooms = described_class.all(plan(form: gourd, materials: [stash[5]], layers: [layer("fill", "blooms")]))
     expect(blooms.map(&:kind)).to eq %i[bought cut]
     sheets = described_class.all(plan(form: foam(14, 10, base: "board"), materials: [cloth], layers: [layer("panel", "cloth")]))
-    expect(sheets.map { [_1.kind, _1.width, _1.length, _1.change] }).to eq [[:bought, 18, 36, 1], [:cut, 18, 36, -1]]
+    # A panel 14 in across, its board 3/8 in thick and a tab of 1/2 in each side: 15 3/8 in of the 36 in; the strip beside it is a scrap.
+    expect(sheets.map { [_1.kind, _1.width, _1.length, _1.change] }).to eq [[:bought, 18, 36, 1], [:cut, 18, 36, -1], [:remnant, 18, 20.625, 1]]
   end
 end

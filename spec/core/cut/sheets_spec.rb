@@ -37,4 +37,102 @@ RSpec.describe Lantern::Cut::Sheets do
     expect(cutting.short).to eq 60
     expect(cutting.optimal).to be false
   end
+
+  def layouts(pieces, on_hand: [], offers: [], **material)
+    read = Lantern::Plan::Material.check(cloth(on_hand:, offers:, **material), units: "in")
+    needs = pieces.map { |what, width, length, count, grain| ["one", Lantern::Cover::Need.pieces(material: "cloth", what:, length: length.to_r, width: width.to_r, count:, grain: grain || :any)] }
+    described_class.cut(read, Lantern::Cut::Demand.gather(needs, Lantern::Plan::Document.read(plan)), nil)
+  end
+
+  # Every block lies on its sheet, clear of the edges that are lost, and no two overlap.
+  def expect_clear(cutting, lost: 0)
+    cutting.bars.each do |bar|
+      sheet = (bar.source == :on_hand) ? cutting.material.on_hand[bar.index] : cutting.material.offers[bar.index]
+      blocks = bar.cuts.map(&:block)
+      blocks.each do |block|
+        expect([block.x, block.y].min).to be >= lost
+        expect(block.x + block.width).to be <= [sheet[:width], sheet[:end_width] || 0].max - lost
+        expect(block.y + block.length).to be <= sheet[:length] - lost
+      end
+      blocks.combination(2) { |a, b| expect(a.x + a.width <= b.x || b.x + b.width <= a.x || a.y + a.length <= b.y || b.y + b.length <= a.y).to be true }
+    end
+  end
+
+  # How many equal rectangles come out of a sheet when every cut goes straight through: tried at every
+  # whole inch, without any of our shortcuts.
+  def guillotine(width, length, wide, long, known = {})
+    known[[width, length]] ||= begin
+      whole = (width >= wide && length >= long || width >= long && length >= wide) ? 1 : 0
+      splits = (1..width / 2).map { guillotine(_1, length, wide, long, known) + guillotine(width - _1, length, wide, long, known) } +
+        (1..length / 2).map { guillotine(width, _1, wide, long, known) + guillotine(width, length - _1, wide, long, known) }
+      [whole, *splits].max
+    end
+  end
+
+  it "gets as many strips as an independent count, whichever way they are turned" do
+    each_random(40) do |random|
+      width, length = random.rand(6..22), random.rand(6..30)
+      wide, long = random.rand(2..7), random.rand(3..14)
+      most = guillotine(width, length, wide, long)
+      next if most.zero?
+      sheet = [{"width" => width, "length" => length, "price" => "1.00"}]
+      exactly = layouts([["strips", wide, long, most]], offers: sheet)
+      expect(exactly.bought).to eq(0 => 1)
+      expect(exactly.optimal).to be true
+      expect(layouts([["strips", wide, long, most + 1]], offers: sheet).bought).to eq(0 => 2)
+      expect_clear(exactly)
+    end
+  end
+
+  it "keeps to the way the pattern runs" do
+    sheet = [{"width" => 18, "length" => 21, "price" => "1.00"}]
+    # Along the 21 in: eighteen strips of 1 by 12. Across the 18 in: twenty-one.
+    expect(layouts([["strips", 1, 12, 19, :along]], offers: sheet).bought).to eq(0 => 2)
+    expect(layouts([["strips", 1, 12, 21, :across]], offers: sheet).bought).to eq(0 => 1)
+    expect(layouts([["strips", 1, 20, 1, :across]], offers: sheet).short).to eq 20
+    expect(layouts([["strips", 1, 12, 21, :across]], offers: sheet).bars[0].cuts[0].block.turned).to be true
+  end
+
+  # Published: the rule for continuous bias strips, length = area / width.
+  it "cuts on the bias by area over width" do
+    sheet = [{"width" => 36, "length" => 36, "price" => "4.00"}]
+    # 36 x 36 / 2 = 648 in of strip: nine of 72 in.
+    expect(layouts([["binding", 2, 72, 9, :bias]], offers: sheet).bought).to eq(0 => 1)
+    expect(layouts([["binding", 2, 72, 10, :bias]], offers: sheet).bought).to eq(0 => 2)
+  end
+
+  it "leaves out selvage and hem" do
+    sheet = [{"width" => 12, "length" => 12, "price" => "1.00"}]
+    expect(layouts([["squares", 6, 6, 4]], offers: sheet).bought).to eq(0 => 1)
+    trimmed = layouts([["squares", 6, 6, 4]], offers: sheet, lost_edge: 0.5)
+    expect(trimmed.bought).to eq(0 => 4)
+    expect_clear(trimmed, lost: 0.5)
+  end
+
+  # A sleeve 16 in wide at the shoulder and 8 in at the cuff, 20 in long: rows of 4 in across it are 14.4,
+  # 12.8, 11.2, 9.6 and 8 in wide at their narrower sides, so they hold 7, 6, 5, 4 and 4 strips 2 in wide.
+  it "cuts a tapering piece row by row" do
+    sleeve = [{"width" => 16, "length" => 20, "end_width" => 8}]
+    cutting = layouts([["strips", 2, 4, 26, :along]], on_hand: sleeve)
+    expect(cutting.short).to eq 0
+    expect_clear(cutting)
+    expect(layouts([["strips", 2, 4, 27, :along]], on_hand: sleeve).short).to eq 4
+  end
+
+  it "nests panels and strips on one sheet, the large ones first" do
+    sheet = [{"width" => 36, "length" => 36, "price" => "4.00"}]
+    cutting = layouts([["strips", 1, 30, 6], ["panel", 20, 20, 1]], offers: sheet)
+    expect(cutting.bought).to eq(0 => 1)
+    expect(cutting.bars[0].cuts.map(&:what).first).to eq "panel"
+    expect_clear(cutting)
+    each_random(40) do |random|
+      pieces = Array.new(random.rand(1..4)) { |i| ["kind #{i}", random.rand(1..12), random.rand(2..17), random.rand(1..9)] }
+      cutting = layouts(pieces, offers: [{"width" => 18, "length" => 40, "price" => "3.00"}], on_hand: [{"width" => 10, "length" => 22}])
+      expect_clear(cutting)
+      # Conservation: what is cut and what is left of a sheet is the sheet.
+      cutting.bars.each { |bar| expect(bar.cuts.sum { _1.count * _1.length * _1.width } + bar.left * ((bar.source == :on_hand) ? 10 : 18)).to eq((bar.source == :on_hand) ? 220 : 720) }
+      expect(cutting.bars.flat_map(&:cuts).group_by(&:what).transform_values { |cuts| cuts.sum(&:count) }).to eq pieces.to_h { [_1[0], _1[3]] }
+      expect(cutting.bound).to be <= cutting.bought.values.sum * 30_000
+    end
+  end
 end

@@ -1,0 +1,138 @@
+# frozen_string_literal: true
+
+require_relative "shelf"
+
+module Server
+  class Store
+    # The stash: what the maker owns or buys. What is on hand of it, the ledger knows.
+    class Materials < Shelf
+      def initialize(database, ledger)
+        super(database)
+        @ledger = ledger
+      end
+
+      def all(units = nil)
+        stock = @ledger.stock
+        rows.order(:kind, :name, :id).map { show(_1, units, stock) }
+      end
+
+      # @return [Hash{String=>Hash}] every row by its material's own id, with the lots on hand
+      def by_slug
+        stock = @ledger.stock
+        rows.all.to_h { [_1[:slug], _1.merge(stock: stock.fetch(_1[:id], []))] }
+      end
+
+      # Keeps others from changing these materials' lots until the transaction ends.
+      # @return [Hash{String=>Integer}] rows by their materials' ids
+      def locked_ids(slugs) = rows.where(slug: slugs).order(:id).for_update.select_hash(:slug, :id)
+
+      # @raise [Taken, Lantern::Plan::Refused]
+      def add(material, units)
+        read = Lantern::Plan::Material.check(material, units:)
+        @database.transaction do
+          id = rows.insert(values(read, material, units))
+          @ledger.correct(id, lots(id, read))
+          find(id)
+        end
+      rescue Sequel::UniqueConstraintViolation
+        raise Taken
+      end
+
+      # @raise [Missing, Outdated, Taken, Lantern::Plan::Refused]
+      def change(id, version, material, units)
+        read = Lantern::Plan::Material.check(material, units:)
+        @database.transaction do
+          update(id, version, values(read, material, units))
+          @ledger.correct(id, lots(id, read))
+          find(id)
+        end
+      rescue Sequel::UniqueConstraintViolation
+        raise Taken
+      end
+
+      # Takes in a list of materials, all or none: those whose ids are known are changed.
+      # @param dry [Boolean] only to say what it would do
+      # @return [Hash] how many are new, changed, and the same as before
+      # @raise [Lantern::Plan::Refused]
+      def take_in(documents, units, dry:)
+        done = {"added" => 0, "changed" => 0, "same" => 0}
+        @database.transaction(rollback: dry ? :always : nil) do
+          known = by_slug
+          documents.each { |document| done[take(document, known[document["id"]], units)] += 1 }
+        end
+        done
+      end
+
+      # So many pieces of one size more or less.
+      # @param kind [String] one of {Ledger::KINDS}
+      # @param piece [Object] as it would stand in the material's `on_hand`
+      # @raise [Missing, Ledger::TooLittle, Lantern::Plan::Refused]
+      def move(id, kind, piece, change, units)
+        row = row(id)
+        read = Lantern::Plan::Material.check(JSON.parse(row[:document]).merge("on_hand" => [piece]), units:)
+        lot = lots(id, read).first
+        count = read.counted? ? lot.count * (change <=> 0) : change
+        length, width = @ledger.size_on_hand(lot)
+        @ledger.write(kind, [{material_id: id, kind:, length:, width:, change: count}])
+        find(id)
+      end
+
+      # @return [Array<Hash>] what came and went of a material, the latest first
+      def entries(id, units)
+        row = row(id)
+        counted = Lantern::Plan::Material::LENGTHWISE.none? { _1.to_s == row[:kind] } && row[:kind] != "fabric"
+        @ledger.entries(id).map do |entry|
+          size = [entry[:width], entry[:length]].reject(&:zero?).map { Lantern::Measure::Length.exact_text(Rational(_1, Ledger::PER_INCH), units:) }
+          {"id" => entry[:id], "action" => entry[:action_id], "kind" => entry[:kind], "change" => entry[:change], "size" => counted ? "" : size.join(" by "),
+           "wreath" => entry[:wreath_id], "wreath_name" => entry[:wreath_name], "at" => entry[:at].utc.strftime("%Y-%m-%dT%H:%M:%SZ"),
+           "can_undo" => [1, true].include?(entry[:undone]) ? false : !%w[undone cut].include?(entry[:action_kind])}.compact
+        end
+      end
+
+      # A plan's material as the stash now has it, in the plan's units; the plan's own when it is not from the stash.
+      def fresh(material, stash, units)
+        row = material.is_a?(Hash) && stash[material["id"]]
+        row ? in_units(row, row[:stock], units) : material
+      end
+
+      private
+
+      def table = :materials
+
+      def take(document, row, units)
+        return add(document, units) && "added" unless row
+        before = in_units(row, row[:stock], units)
+        return "same" if before == document
+        change(row[:id], row[:version], document, units)
+        "changed"
+      end
+
+      def values(read, material, units)
+        {slug: read.id, kind: read.kind.to_s, name: read.name, units:, document: JSON.generate(material.except("on_hand"))}
+      end
+
+      def lots(id, read)
+        return [Ledger::Lot.new(material_id: id, length: 0, width: 0, count: read.on_hand.sum)].reject { _1.count.zero? } if read.counted?
+        sizes = read.on_hand.map { _1.is_a?(Hash) ? _1.values_at(:length, :width) : [_1, 0] }
+        sizes.map { |length, width| Ledger::Lot.new(material_id: id, length: (length * Ledger::PER_INCH).round, width: (width * Ledger::PER_INCH).round, count: 1) }
+      end
+
+      # A material's document in these units, with the lots that are on hand.
+      def in_units(row, lots, units)
+        document = Lantern::Plan::Units.change_material(JSON.parse(row[:document]), from: row[:units], to: units || row[:units])
+        document.merge("on_hand" => lots.flat_map { |lot| pieces(lot, units || row[:units]) })
+      end
+
+      def pieces(lot, units)
+        return [lot.count] if lot.length.zero?
+        said = ->(size) { Lantern::Measure::Length.in_units(Rational(size, Ledger::PER_INCH), units) }
+        [lot.width.zero? ? said.call(lot.length) : {"width" => said.call(lot.width), "length" => said.call(lot.length)}] * lot.count
+      end
+
+      def show(row, units = nil, stock = @ledger.stock([row[:id]]))
+        document = in_units(row, stock.fetch(row[:id], []), units)
+        stamps(row).merge("units" => units || row[:units], "material" => document, **Lantern::Plan::Material.understood(document, units: units || row[:units]))
+      end
+    end
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+require_relative "shelf"
+
+module Server
+  class Store
+    # Wreaths: plans with a name. A plan need not be workable to be kept.
+    class Wreaths < Shelf
+      def initialize(database, materials, ledger)
+        super(database)
+        @materials = materials
+        @ledger = ledger
+      end
+
+      def all
+        stash, ticks = @materials.by_slug, @database[:ticks].select_hash_groups(:wreath_id, :place)
+        rows.order(:id).map { show(_1, stash, ticks.fetch(_1[:id], [])) }
+      end
+
+      def add(plan) = insert(name: name(plan), plan: JSON.generate(plan))
+
+      # @raise [Missing, Outdated]
+      def change(id, version, plan) = update(id, version, name: name(plan), plan: JSON.generate(plan))
+
+      # Takes what the cut sheet says out of the stash, remnants back in; the plan keeps the stash as
+      # it was.
+      # @param sheet [Array] the cut sheet that was cut by; when the stash has changed so that it would
+      #   be another one, nothing is taken
+      # @raise [Missing, Outdated, Settled, Ledger::TooLittle, Lantern::Plan::Refused]
+      def cut(id, version, sheet)
+        @database.transaction do
+          row = rows.for_update.first(id:) || raise(Missing)
+          raise Outdated.new(show(row)) unless row[:version] == version
+          raise Settled if row[:cut_action]
+          # Nothing is read before the lock, so that what is read after it is the latest.
+          ids = @materials.locked_ids(Array(JSON.parse(row[:plan])["materials"]).filter_map { _1["id"] })
+          plan = show(row)["plan"]
+          raise Ledger::TooLittle unless Lantern.work(plan)["cut_sheet"] == sheet
+          action = @ledger.write("cut", moves(plan, ids), wreath: row.slice(:id, :name))
+          update(id, version, plan: JSON.generate(plan), cut_action: action)
+        end
+      end
+
+      # Puts back what was taken.
+      # @raise [Missing, Outdated, Settled, Ledger::TooLittle]
+      def uncut(id, version)
+        @database.transaction do
+          row = rows.for_update.first(id:) || raise(Missing)
+          raise Settled unless row[:cut_action]
+          @ledger.undo(row[:cut_action])
+          update(id, version, cut_action: nil)
+        end
+      end
+
+      # Notes that a cut is made, or that it is not.
+      # @raise [Missing]
+      def tick(id, place, done)
+        row(id)
+        if done then @database[:ticks].insert_ignore.insert(wreath_id: id, place:)
+        else @database[:ticks].where(wreath_id: id, place:).delete
+        end
+        find(id)
+      end
+
+      private
+
+      def table = :wreaths
+
+      def moves(plan, ids)
+        Lantern::Cut::Move.all(plan).filter_map do |move|
+          next unless ids[move.material]
+          {material_id: ids[move.material], kind: move.kind.to_s, change: move.change, length: (move.length * Ledger::PER_INCH).round, width: (move.width * Ledger::PER_INCH).round}
+        end
+      end
+
+      # The plan as it was saved, with what the stash now says of its materials; once it is cut, with
+      # what the stash said then.
+      def show(row, stash = nil, ticks = nil)
+        plan = JSON.parse(row[:plan])
+        plan = plan.merge("materials" => fresh(plan, stash || @materials.by_slug)) unless row[:cut_action]
+        ticks ||= @database[:ticks].where(wreath_id: row[:id]).select_map(:place)
+        stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks)
+      end
+
+      def fresh(plan, stash) = Array(plan["materials"]).map { |material| @materials.fresh(material, stash, plan["units"]) }
+
+      def name(plan)
+        name = plan["name"].is_a?(String) ? plan["name"].strip[0, 200] : ""
+        name.empty? ? "Untitled wreath" : name
+      end
+    end
+  end
+end
