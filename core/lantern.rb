@@ -28,9 +28,9 @@ module Lantern
     form = Form.measure(plan)
     layers = Cover.work(plan, form)
     stock = Cut.work(plan, layers)
-    bill = Cost.work(plan, stock)
-    Plan::Worked.new(plan:, form:, layers:, stock:, bill:,
-      bench: Bench.work(plan, form, layers, stock), drawing: Draw.work(plan, form, layers)).to_h
+    bench = Bench.work(plan, form, layers, stock)
+    bill = Cost.work(plan, stock, minutes: bench.minutes)
+    Plan::Worked.new(plan:, form:, layers:, stock:, bill:, bench:, drawing: Draw.work(plan, form, layers)).to_h
   end
 
   # Looks at a plan's drawing place by place: how much of the form is covered, and where it shows.

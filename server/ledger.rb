@@ -11,11 +11,25 @@ module Server
     # A length written in the other units comes back this much off, in nanometres.
     SLACK = 5_000
 
+    # What tells one lot of a material from another.
+    SIDES = %i[length width end_width].freeze
+
     KINDS = %w[bought returned corrected thrown_away].freeze
 
+    NO_SIDES = SIDES.to_h { [_1, 0] }.freeze
+    private_constant :NO_SIDES
+
     # One lot on hand, or so much of it changed.
-    Lot = Struct.new(:material_id, :length, :width, :count, keyword_init: true) do
-      def size = [length, width]
+    Lot = Struct.new(:material_id, *SIDES, :count, keyword_init: true) do
+      # @param sizes [Hash] inches, by their sides
+      def self.of(material_id, sizes, count = 1)
+        new(material_id:, count:, **SIDES.to_h { |side| [side, ((sizes[side] || 0) * PER_INCH).round] })
+      end
+
+      def size = to_h.slice(*SIDES).values
+
+      # @return [Hash{Symbol=>Integer}]
+      def sides = to_h.slice(*SIDES)
     end
 
     # Raised when less is on hand than is to be taken.
@@ -32,22 +46,22 @@ module Server
     def stock(material_ids = nil)
       entries = @database[:entries]
       entries = entries.where(material_id: material_ids) if material_ids
-      entries.group(:material_id, :length, :width).having { sum(:change) > 0 }.order(:material_id, Sequel.function(:min, :id))
-        .select(:material_id, :length, :width, Sequel.function(:sum, :change).as(:count))
+      entries.group(:material_id, *SIDES).having { sum(:change) > 0 }.order(:material_id, Sequel.function(:min, :id))
+        .select(:material_id, *SIDES, Sequel.function(:sum, :change).as(:count))
         .map { |row| Lot.new(**row, count: row[:count].to_i) }.group_by(&:material_id)
     end
 
     # Writes one action, all of its entries or none.
     #
     # @param kind [String]
-    # @param entries [Array<Hash>] `material_id`, `kind`, `length`, `width`, `change`
+    # @param entries [Array<Hash>] `material_id`, `kind`, the sides and `change`
     # @return [Integer] the action's number
     # @raise [TooLittle]
     def write(kind, entries, wreath: nil, undoes: nil)
       @database.transaction do
         lock(entries.map { _1[:material_id] })
         action = @database[:actions].insert(kind:, undoes:, wreath_id: wreath&.fetch(:id), wreath_name: wreath&.fetch(:name))
-        @database[:entries].multi_insert(entries.map { {length: 0, width: 0, **_1, action_id: action} })
+        @database[:entries].multi_insert(entries.map { {**NO_SIDES, **_1, action_id: action} })
         refuse_less_than_nothing(entries)
         action
       end
@@ -58,7 +72,7 @@ module Server
     # Takes an action back, by entries that are its opposite.
     # @raise [TooLittle, Undone]
     def undo(action)
-      entries = @database[:entries].where(action_id: action).select(:material_id, :length, :width, :change).all
+      entries = @database[:entries].where(action_id: action).select(:material_id, *SIDES, :change).all
       raise Undone if entries.empty? || @database[:actions].where(undoes: action).any?
       write("undone", entries.map { _1.merge(kind: "undone", change: -_1[:change]) }, undoes: action)
     end
@@ -74,21 +88,21 @@ module Server
         have = now.to_h { [_1.size, _1.count] }
         entries = (wanted.keys | have.keys).filter_map do |size|
           change = wanted.fetch(size, 0) - have.fetch(size, 0)
-          {material_id:, kind: "corrected", length: size[0], width: size[1], change:} unless change.zero?
+          {material_id:, kind: "corrected", change:, **SIDES.zip(size).to_h} unless change.zero?
         end
         write("corrected", entries) if entries.any?
       end
     end
 
     # The size of a lot as it is on hand, when one is that is as good as the same.
-    # @return [(Integer, Integer)]
-    def size_on_hand(lot) = (nearest(stock([lot.material_id]).fetch(lot.material_id, []), lot) || lot).size
+    # @return [Hash{Symbol=>Integer}]
+    def sides_on_hand(lot) = (nearest(stock([lot.material_id]).fetch(lot.material_id, []), lot) || lot).sides
 
     # @return [Array<Hash>] the entries of a material, the latest first
     def entries(material_id, most: 200)
       undone = @database[:actions].exclude(undoes: nil).select(:undoes)
       @database[:entries].join(:actions, id: :action_id).where(material_id:).reverse(Sequel[:entries][:id]).limit(most)
-        .select(Sequel[:entries][:id], :action_id, Sequel[:entries][:kind], :length, :width, :change, :wreath_id, :wreath_name, :at,
+        .select(Sequel[:entries][:id], :action_id, Sequel[:entries][:kind], *SIDES, :change, :wreath_id, :wreath_name, :at,
           Sequel[{action_id: undone}].as(:undone), Sequel[:actions][:kind].as(:action_kind)).all
     end
 
@@ -100,8 +114,8 @@ module Server
     def nearest(lots, wanted) = lots.find { |lot| lot.size.zip(wanted.size).all? { |a, b| (a - b).abs <= SLACK } }
 
     def refuse_less_than_nothing(entries)
-      entries.map { _1.slice(:material_id, :length, :width) }.uniq.each do |lot|
-        raise TooLittle if @database[:entries].where(length: 0, width: 0, **lot).sum(:change).to_i.negative?
+      entries.map { _1.slice(:material_id, *SIDES) }.uniq.each do |lot|
+        raise TooLittle if @database[:entries].where(**NO_SIDES, **lot).sum(:change).to_i.negative?
       end
     end
   end

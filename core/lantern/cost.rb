@@ -5,8 +5,9 @@ module Lantern
   module Cost
     class << self
       # @param stock [Array<Cut::Cutting>]
+      # @param minutes [Numeric] at the bench, for all wreaths
       # @return [Bill]
-      def work(plan, stock) = Bill.new(plan:, entries: stock.map { Entry.new(_1, plan) })
+      def work(plan, stock, minutes: 0) = Bill.new(plan:, minutes:, entries: stock.map { Entry.new(_1, plan) })
     end
   end
 end

@@ -14,8 +14,7 @@ module Lantern
         end
       end
 
-      private
-
+      # @return [#cut] what cuts a material of this kind
       def cutter(material)
         return Counts if material.counted?
         material.sheets? ? Sheets : Rolls

@@ -8,8 +8,9 @@ module Server
     # The stash as CSV, out and in. A row is a material, one way it is sold, or a piece of it on hand;
     # `row` says which, and `id` which material it belongs to. Lengths may carry their units.
     module StashFile
-      HEADS = %w[row id kind name colour texture width diameter thickness wired sheer directional notes length count price sale_price].freeze
+      HEADS = %w[row id kind name colour texture width diameter thickness wired sheer directional notes length end_width lost_edge count price sale_price].freeze
       ROWS = %w[material offer piece].freeze
+      LENGTHS = %w[width length end_width lost_edge diameter thickness].freeze
       SWITCHES = %w[wired sheer directional].freeze
       MOST = 200_000
 
@@ -49,7 +50,7 @@ module Server
           next material["id"] if head == "id"
           value = values[head] unless row == "piece" && %w[name kind].include?(head)
           next (value ? "yes" : nil) if SWITCHES.include?(head)
-          (value.is_a?(Numeric) && %w[width length diameter thickness].include?(head)) ? "#{value} #{units}" : value
+          (value.is_a?(Numeric) && LENGTHS.include?(head)) ? "#{value} #{units}" : value
         end
       end
 
@@ -87,13 +88,13 @@ module Server
       def begin_material(line, row, materials, problems)
         return problems << problem(line, "The material “#{row["id"]}” stands in this file twice.") if materials[row["id"]]
         switches = SWITCHES.select { row[_1]&.match?(/\A(yes|true|1|x)\z/i) }.to_h { [_1, true] }
-        document = row.except("row", "length", "count", "price", "sale_price", *SWITCHES).merge(switches)
+        document = row.except("row", "length", "end_width", "count", "price", "sale_price", *SWITCHES).merge(switches)
         materials[row["id"]] = [line, document.merge("offers" => [], "on_hand" => [])]
       end
 
       def piece(row, material)
         return row["count"].to_s.match?(/\A\d{1,6}\z/) ? row["count"].to_i : row["count"].to_s if counted?(material)
-        (material["kind"] == "fabric") ? row.slice("width", "length") : row["length"].to_s
+        (material["kind"] == "fabric") ? row.slice("width", "length", "end_width") : row["length"].to_s
       end
 
       # A count is a number; a price stays the text that it is.

@@ -72,8 +72,7 @@ module Server
         read = Lantern::Plan::Material.check(JSON.parse(row[:document]).merge("on_hand" => [piece]), units:)
         lot = lots(id, read).first
         count = read.counted? ? lot.count * (change <=> 0) : change
-        length, width = @ledger.size_on_hand(lot)
-        @ledger.write(kind, [{material_id: id, kind:, length:, width:, change: count}])
+        @ledger.write(kind, [{material_id: id, kind:, change: count, **@ledger.sides_on_hand(lot)}])
         find(id)
       end
 
@@ -82,7 +81,7 @@ module Server
         row = row(id)
         counted = Lantern::Plan::Material::LENGTHWISE.none? { _1.to_s == row[:kind] } && row[:kind] != "fabric"
         @ledger.entries(id).map do |entry|
-          size = [entry[:width], entry[:length]].reject(&:zero?).map { Lantern::Measure::Length.exact_text(Rational(_1, Ledger::PER_INCH), units:) }
+          size = entry.values_at(:width, :end_width, :length).reject(&:zero?).map { Lantern::Measure::Length.exact_text(Rational(_1, Ledger::PER_INCH), units:) }
           {"id" => entry[:id], "action" => entry[:action_id], "kind" => entry[:kind], "change" => entry[:change], "size" => counted ? "" : size.join(" by "),
            "wreath" => entry[:wreath_id], "wreath_name" => entry[:wreath_name], "at" => entry[:at].utc.strftime("%Y-%m-%dT%H:%M:%SZ"),
            "can_undo" => [1, true].include?(entry[:undone]) ? false : !%w[undone cut].include?(entry[:action_kind])}.compact
@@ -112,9 +111,8 @@ module Server
       end
 
       def lots(id, read)
-        return [Ledger::Lot.new(material_id: id, length: 0, width: 0, count: read.on_hand.sum)].reject { _1.count.zero? } if read.counted?
-        sizes = read.on_hand.map { _1.is_a?(Hash) ? _1.values_at(:length, :width) : [_1, 0] }
-        sizes.map { |length, width| Ledger::Lot.new(material_id: id, length: (length * Ledger::PER_INCH).round, width: (width * Ledger::PER_INCH).round, count: 1) }
+        return [Ledger::Lot.of(id, {}, read.on_hand.sum)].reject { _1.count.zero? } if read.counted?
+        read.on_hand.map { Ledger::Lot.of(id, _1.is_a?(Hash) ? _1 : {length: _1}) }
       end
 
       # A material's document in these units, with the lots that are on hand.
@@ -126,7 +124,7 @@ module Server
       def pieces(lot, units)
         return [lot.count] if lot.length.zero?
         said = ->(size) { Lantern::Measure::Length.in_units(Rational(size, Ledger::PER_INCH), units) }
-        [lot.width.zero? ? said.call(lot.length) : {"width" => said.call(lot.width), "length" => said.call(lot.length)}] * lot.count
+        [lot.width.zero? ? said.call(lot.length) : lot.sides.reject { |_, size| size.zero? }.to_h { |side, size| [side.to_s, said.call(size)] }] * lot.count
       end
 
       def show(row, units = nil, stock = @ledger.stock([row[:id]]))

@@ -69,7 +69,7 @@ module Server
       def moves(plan, ids)
         Lantern::Cut::Move.all(plan).filter_map do |move|
           next unless ids[move.material]
-          {material_id: ids[move.material], kind: move.kind.to_s, change: move.change, length: (move.length * Ledger::PER_INCH).round, width: (move.width * Ledger::PER_INCH).round}
+          {kind: move.kind.to_s, **Ledger::Lot.of(ids[move.material], move.to_h, move.change).to_h.except(:count), change: move.change}
         end
       end
 

@@ -2,18 +2,61 @@
 
 module Lantern
   module Cost
-    # The money of a whole plan. Each sum is rounded once, half up, when it is written.
-    Bill = Value.define(:plan, :entries) do
+    # The money of a whole plan. Each sum is exact until it is written, and rounded then, half up, once:
+    # so parts as written may differ from their total by a hundredth.
+    Bill = Value.define(:plan, :entries, :minutes) do
+      def initialize(minutes: 0, **given) = super
+
       def to_buy = entries.sum(BigDecimal(0), &:to_buy)
 
       def used = entries.sum(BigDecimal(0), &:used)
 
       def left_in_stash = entries.sum(BigDecimal(0), &:left)
 
+      # Out of pocket, the tax with it.
+      def to_pay = to_buy + terms.tax_on(to_buy)
+
+      def terms = plan.money
+
       def to_h
         money = Measure::Money.method(:text)
-        {"to_buy" => money.call(to_buy), "used" => money.call(used), "per_wreath" => money.call(used / plan.quantity), "left_in_stash" => money.call(left_in_stash)}
+        {
+          "to_buy" => money.call(to_buy), "used" => money.call(used), "per_wreath" => money.call(used / plan.quantity), "left_in_stash" => money.call(left_in_stash),
+          **(terms.tax.positive? ? {"tax" => money.call(terms.tax_on(to_buy)), "to_pay" => money.call(to_pay)} : {}),
+          **(terms.asks? ? asking : {})
+        }
       end
+
+      # The sum behind it, line by line.
+      # @return [Array<Hash>]
+      def working
+        money = Measure::Money.method(:text)
+        each = (plan.quantity > 1) ? " ÷ #{plan.quantity}" : ""
+        rows = [["To buy, whole packages#{" at sale prices" if terms.sale}", "", to_buy]]
+        rows += [["Tax", "#{money.call(to_buy)} × #{short(terms.tax)} ÷ 100", terms.tax_on(to_buy)], ["To pay", "#{money.call(to_buy)} + tax", to_pay]] if terms.tax.positive?
+        rows += [["Went into the work, by length", "", used], ["A wreath", "#{money.call(used)}#{each}", used / plan.quantity], ["Worth of what is left", "", left_in_stash]]
+        (rows + (terms.asks? ? asking_rows : [])).map { |says, sum, amount| {"says" => says, "sum" => sum, "answer" => money.call(amount)} }
+      end
+
+      private
+
+      def one = @one ||= terms.cost_of(used / plan.quantity, minutes.fdiv(plan.quantity))
+
+      def asking
+        {"bench_time" => one[:time], "overhead" => one[:overhead], "cost_of_one" => one[:cost], "asking_price" => one[:asking]}.transform_values { Measure::Money.text(_1) }
+      end
+
+      def asking_rows
+        money = Measure::Money.method(:text)
+        [
+          *(terms.hourly ? [["Time at the bench, a wreath", "#{minutes.fdiv(plan.quantity).round} min × #{money.call(terms.hourly)} ÷ 60", one[:time]]] : []),
+          *(terms.overhead.positive? ? [["Overhead", "#{short(terms.overhead)} ÷ 100 of material and time", one[:overhead]]] : []),
+          ["What a wreath costs you", "", one[:cost]],
+          *(terms.margin.positive? ? [["Asking price", "#{money.call(one[:cost])} ÷ (1 − #{short(terms.margin)} ÷ 100)", one[:asking]]] : [])
+        ]
+      end
+
+      def short(number) = (number == number.to_i) ? number.to_i : number
     end
   end
 end

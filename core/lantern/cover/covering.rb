@@ -142,7 +142,10 @@ module Lantern
       end
 
       # Works out what is needed, once; whoever asks afterwards gets the same.
-      def settle = @required = needs.freeze
+      def settle = @required = learned.reduce(needs) { |asked, allowance| allowance.on(asked) }.freeze
+
+      # @return [Array<Measure::Learned>] the allowances that the plan has taken up for it
+      def learned = @plan.learned.select { |each| each.method == self.class.method_name.to_s && materials.any? { _1.id == each.material } }
 
       # @return [Array<Need>] what {#needs} said when the layer was worked
       def required = @required || settle

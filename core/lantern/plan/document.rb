@@ -9,7 +9,7 @@ module Lantern
     #
     # The smallest mark is what cut lengths are rounded up to: 1/8 in or 5 mm unless the plan says
     # otherwise; `lengths` are all those that were written in the document, by their place; `band` is the form, measured. A left-over shorter than the smallest remnant counts as a scrap.
-    Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers, :lengths, :band) do
+    Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers, :lengths, :band, :money, :learned) do
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end
@@ -46,7 +46,9 @@ module Lantern
             Field::Length.new(:smallest_remnant, zero: true, label: "Smallest useful remnant"),
             Form::Reader.new(:form, required: true, label: "The form"),
             Field::List.new(:materials, of: Material::Reader.new(:material), most: 60, label: "Materials"),
-            Field::List.new(:layers, of: Layer::Reader.new(:layer), most: 30, label: "Layers")
+            Field::List.new(:layers, of: Layer::Reader.new(:layer), most: 30, label: "Layers"),
+            Cost::Terms.field,
+            Measure::Learned.field
           ]
         end
 
@@ -63,7 +65,8 @@ module Lantern
           band = reading.collect { Form.measure_sizes(read[:form]) } if read[:form] && reading.problems.none? { _1.at.start_with?("form") }
           raise Refused.new(reading.problems) if reading.problems.any?
           units = read[:units].to_s
-          new(**read.slice(*members), units:, band:, lengths: reading.lengths, smallest_mark: read[:smallest_mark] || MARKS[units],
+          money = Cost::Terms.of(read[:money])
+          new(**read.slice(*members), units:, band:, money:, materials: money.priced(read[:materials]), learned: read[:learned].map { Measure::Learned.new(**_1) }, lengths: reading.lengths, smallest_mark: read[:smallest_mark] || MARKS[units],
             smallest_remnant: read[:smallest_remnant] || REMNANTS[units])
         end
 

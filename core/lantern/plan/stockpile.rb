@@ -22,8 +22,9 @@ module Lantern
           "optimal" => @cutting.optimal, "bound" => Measure::Money.text(BigDecimal(@cutting.bound) / 10_000),
           "left" => @entry.remnants.map { length(_1) },
           "cost_to_buy" => Measure::Money.text(@entry.to_buy), "cost_used" => Measure::Money.text(@entry.used),
+          "alternatives" => choice.alternatives.map { |each| each.except(:rate).transform_keys(&:to_s) }, "reason" => choice.reason,
           "findings" => findings.map(&:to_h), "working" => working
-        }
+        }.compact
       end
 
       # Whether there is nothing to cut of it.
@@ -38,14 +39,17 @@ module Lantern
           cuts = bar.cuts.map do |cut|
             start = at
             at += cut.length * cut.count
-            {"what" => cut.what, "shape" => cut.shape.to_s, "at" => length(start), "length" => length(cut.length), "count" => cut.count, "says" => says(cut.length, cut.shape)}
+            {"what" => cut.what, "shape" => cut.shape.to_s, "at" => length(start), "length" => length(cut.length), "count" => cut.count, "says" => [cut.width && short_text(cut.width), says(cut.length, cut.shape)].compact.join(" by "),
+             "width" => (length(cut.width) if cut.width), "block" => (block(cut.block) if cut.block)}.compact
           end
           {"id" => "#{@material.id}.#{i + 1}", "material" => @material.id, "from" => title(alike), "times" => alike.size, "length" => length(bar.length), "says" => (bar.source == :on_hand) ? short_text(bar.length) : text(bar.length), "cuts" => cuts,
-           "left" => length(bar.left), "left_says" => short_text(bar.left), "keep" => bar.left >= (@material.counted? ? 1 : @plan.smallest_remnant) && bar.left.positive?}
+           "left" => length(bar.left), "left_says" => short_text(bar.left), "keep" => bar.left >= (@material.counted? ? 1 : @plan.smallest_remnant) && bar.left.positive?, "sheet" => (sheet(bar) if @material.sheets?)}.compact
         end
       end
 
       private
+
+      def choice = @choice ||= Cost::Choice.new(@entry, @plan)
 
       def on_hand
         return length(@material.on_hand.sum(0r)) if @material.lengthwise?
@@ -69,6 +73,18 @@ module Lantern
         first, last = alike.values_at(0, -1).map { |bar, i| name(bar, i) }
         return "remnant" if first.start_with?("remnant")
         (first == last) ? first : "#{first.sub(/ (\d+)\z/, "s \\1")} to #{last[/\d+\z/]}"
+      end
+
+      # A sheet as it lies, and the pieces of it that are worth keeping.
+      def sheet(bar)
+        size = (bar.source == :on_hand) ? @material.on_hand[bar.index] : @material.offers[bar.index]
+        kept = bar.rest.select { |sides| sides.min >= @plan.smallest_remnant }
+        {"width" => length(size[:width]), "length" => length(size[:length]), "end_width" => length(size[:end_width] || size[:width]), "lost" => length(@material.lost_edge || 0),
+         "says" => "#{short_text(size[:width])} by #{short_text(size[:length])}", "rest" => kept.map { |sides| sides.map { short_text(_1) }.join(" by ") }}
+      end
+
+      def block(block)
+        {"x" => length(block.x), "y" => length(block.y), "width" => length(block.width), "length" => length(block.length), "columns" => block.columns, "rows" => block.rows, "turned" => block.turned, "bias" => block.bias}
       end
 
       def findings

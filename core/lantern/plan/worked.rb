@@ -18,7 +18,7 @@ module Lantern
           "form" => form,
           "layers" => @layers.map { layer(_1) },
           "materials" => stockpiles.map(&:to_h),
-          "cost" => @bill.to_h,
+          "cost" => @bill.to_h, "cost_working" => @bill.working,
           "tape" => tape,
           "stages" => stages,
           "cut_sheet" => stockpiles.reject(&:counted?).flat_map(&:cut_sheet),
@@ -56,7 +56,14 @@ module Lantern
         figures = covering.figures.to_h { |name, number| [name.to_s, figure(name, number)] }
         {"id" => covering.id, "method" => covering.class.method_name.to_s, "title" => covering.class.title, "materials" => covering.materials.map(&:id),
          "settings" => settings(covering), "figures" => figures, "needs" => covering.required.map { _1.to_h(@plan.units) }, "minutes" => covering.minutes.round(1),
-         "findings" => covering.findings.map(&:to_h), "working" => covering.working.map(&:to_h)}
+         "findings" => covering.findings.map(&:to_h), "working" => [*covering.working, *learned(covering)].map(&:to_h)}
+      end
+
+      def learned(covering)
+        covering.learned.map do |each|
+          total = covering.required.select { _1.material == each.material }.sum(&:total)
+          Cover::Working.new(says: "With what was learned: #{each.says}", sum: "× #{format("%.3f", each.factor)}", answer: Measure::Length.long_text(total, units: @plan.units))
+        end
       end
 
       # What every option comes to, said or not.

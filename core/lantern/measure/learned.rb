@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Measure
+    # What finished makes say of a covering and a material: by how much what was really used differs from
+    # the sum, how far makes lie apart, and how many makes say so. A maker takes it into a plan, or leaves
+    # it.
+    Learned = Value.define(:method, :material, :factor, :spread, :makes)
+
+    class Learned
+      # The sum itself, worth about three makes, with the covering's own first guess of a spread.
+      PRIOR_MAKES = 3
+
+      class << self
+        # @return [Plan::Field] the allowances that a plan has taken up
+        def field
+          Plan::Field::List.new(:learned, most: 200, label: "Allowances learned", of: Plan::Field::Record.new(:allowance, label: "An allowance", fields: [
+            Plan::Field::Text.new(:method, required: true, most: 60, label: "Method"),
+            Plan::Field::Text.new(:material, required: true, most: 60, label: "Material"),
+            Plan::Field::Number.new(:factor, required: true, least: 0.2, most: 5.0, label: "Used for every one planned"),
+            Plan::Field::Number.new(:spread, required: true, least: 0.0, most: 2.0, label: "Spread"),
+            Plan::Field::Count.new(:makes, default: 1, most: 100_000, label: "Makes behind it")
+          ]))
+        end
+
+        # The ratio of used to planned as a normal variable of unknown mean and variance, under the
+        # conjugate normal-inverse-chi-square prior: mean 1, worth {PRIOR_MAKES} makes, its spread the
+        # covering's first guess.
+        # Source: Gelman et al., Bayesian Data Analysis, 3rd ed., section 3.3, equation 3.7.
+        #
+        # @param ratios [Array<Float>] used over planned, one for each make
+        # @param spread [Float] the first guess
+        # @return [Learned]
+        def from(method, material, ratios, spread:)
+          after = update(ratios, mean: 1.0, mean_worth: PRIOR_MAKES, variance: spread**2, variance_worth: PRIOR_MAKES)
+          # The next make lies about the mean by the spread of makes and by what is not yet known of it.
+          new(method:, material:, factor: after[:mean].round(4), spread: Math.sqrt(after[:variance] * (1 + 1.0 / after[:mean_worth])).round(4), makes: ratios.size)
+        end
+
+        # @return [Hash] the same four, after the data
+        def update(data, mean:, mean_worth:, variance:, variance_worth:)
+          n = data.size
+          return {mean:, mean_worth:, variance:, variance_worth:} if n.zero?
+          average = data.sum / n.to_f
+          squares = data.sum { (_1 - average)**2 }
+          worth = mean_worth + n
+          freedom = variance_worth + n
+          {mean: (mean_worth * mean + n * average) / worth, mean_worth: worth, variance_worth: freedom,
+           variance: (variance_worth * variance + squares + mean_worth * n / worth.to_f * (average - mean)**2) / freedom}
+        end
+      end
+
+      # What a layer needs, with the allowance on it: what may be joined grows by the factor for all that
+      # the layer takes of the material; where all is cut to pieces, there are more of them.
+      # @param needs [Array<Cover::Need>] of one layer
+      # @return [Array<Cover::Need>]
+      def on(needs)
+        own, others = needs.partition { _1.material == material && _1.shape != :items }
+        return needs if own.empty?
+        run = own.find(&:run?)
+        return others + own.map { |need| need.with(count: (need.count * factor - 1e-9).ceil) } unless run
+        more = (factor - 1) * own.sum { _1.total.to_f }
+        needs.map { |need| need.equal?(run) ? need.with(length: [need.length + more, 0.1].max, spread:) : need }
+      end
+
+      # @return [String] as the working says it
+      def says = "#{makes} finished #{(makes == 1) ? "make says" : "makes say"} #{format("%+.1f", (factor - 1) * 100).tr("-", "−")} in 100"
+    end
+  end
+end
