@@ -7,7 +7,7 @@ module Server
   # much of it.
   class JsonBody
     MOST_BYTES = 1_000_000
-    # A stash of a hundred thousand lines.
+    # A stash of a hundred thousand lines, or everything there is.
     MOST_IN_A_FILE = 30_000_000
     # Deeper than any plan.
     MOST_NESTING = 40
@@ -32,7 +32,7 @@ module Server
 
     private
 
-    def most(env) = (env["PATH_INFO"] == "/api/stash.csv") ? MOST_IN_A_FILE : MOST_BYTES
+    def most(env) = %w[/api/stash.csv /api/archive.json].include?(env["PATH_INFO"]) ? MOST_IN_A_FILE : MOST_BYTES
 
     def refuse(status, says) = [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
   end

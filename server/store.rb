@@ -2,6 +2,7 @@
 
 require "json"
 require "sequel"
+require_relative "archive"
 require_relative "ledger"
 
 module Server
@@ -32,7 +33,7 @@ module Server
     # Raised when a wreath was cut already, or was not cut at all.
     Settled = Class.new(StandardError)
 
-    attr_reader :wreaths, :materials, :forms, :ledger
+    attr_reader :wreaths, :materials, :forms, :ledger, :occasions, :archive
 
     # @param database [Sequel::Database]
     def initialize(database)
@@ -43,6 +44,8 @@ module Server
       @materials = Materials.new(database, @ledger)
       @wreaths = Wreaths.new(database, @materials, @ledger)
       @forms = Forms.new(database)
+      @archive = Archive.new(database)
+      @occasions = Occasions.new(database, @wreaths)
     end
 
     # Runs the block; when the database is gone, lets go of every connection to it, so that the next
@@ -69,4 +72,5 @@ end
 
 require_relative "store/forms"
 require_relative "store/materials"
+require_relative "store/occasions"
 require_relative "store/wreaths"

@@ -7,9 +7,9 @@ module Lantern
       # @param layers [Array<Cover::Covering>]
       # @return [Array<Cutting>] one for each material of the plan, in its order
       def work(plan, layers)
-        needs = layers.flat_map { |layer| layer.required.map { [layer.id, _1] } }.group_by { |_, need| need.material }
+        needs = layers.flat_map { |layer| layer.required.map { Demand::Asked.new(layer: layer.id, need: _1, times: plan.quantity) } }.group_by { _1.need.material }
         plan.materials.map do |material|
-          demand = Demand.gather(needs.fetch(material.id, []), plan)
+          demand = Demand.gather(needs.fetch(material.id, []), sureness: plan.sureness)
           cutter(material).cut(material, demand, plan)
         end
       end

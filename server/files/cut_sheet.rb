@@ -34,15 +34,22 @@ module Server
         pdf.font_families.update("Sheet" => {normal: "#{FONTS}/DejaVuSans.ttf", bold: "#{FONTS}/DejaVuSans-Bold.ttf"})
         pdf.font "Sheet", size: 9.5
         pdf.text glyphs(@worked["name"]), size: 16, style: :bold
-        pdf.text glyphs(@worked["tape"].map { "#{_1["figure"]} #{_1["says"]}" }.join(" · ")), color: "555555"
-        @worked["cut_sheet"].group_by { _1["material"] }.each { |material, bars| material(pdf, material, bars) }
-        buying(pdf)
-        cautions(pdf)
+        write(pdf)
         pdf.number_pages "<page> of <total>", at: [0, -14], align: :right, size: 8
         pdf.render
       end
 
       private
+
+      # What stands on the paper, in its order.
+      def write(pdf)
+        pdf.text glyphs(@worked["tape"].map { "#{_1["figure"]} #{_1["says"]}" }.join(" · ")), color: "555555"
+        lengths(pdf)
+        buying(pdf)
+        cautions(pdf)
+      end
+
+      def lengths(pdf) = @worked["cut_sheet"].group_by { _1["material"] }.each { |material, bars| material(pdf, material, bars) }
 
       def name(id) = @worked["materials"].find { _1["id"] == id }["name"]
 
@@ -54,16 +61,21 @@ module Server
       end
 
       def bar(pdf, bar, longest)
-        pdf.start_new_page if pdf.cursor < 48
+        pdf.start_new_page if pdf.cursor < (bar["sheet"] ? 60 + sheet_height(pdf, bar) : 48)
         pdf.move_down 6
         top = pdf.cursor
         pdf.stroke_rectangle [0, top - 1], 9, 9
-        left = bar["keep"] ? "#{bar["left_says"]} left, keep it" : "#{bar["left_says"]} left"
-        pdf.text_box glyphs("#{bar["from"].sub(/\A./, &:upcase)}, #{bar["says"]}#{" each, all alike" if bar["times"] > 1}"), at: [16, top], width: 300, style: :bold
-        pdf.text_box glyphs((bar["left"] > 0) ? left : "used up"), at: [316, top], width: pdf.bounds.width - 316, align: :right
+        pdf.text_box glyphs("#{bar["from"].sub(/\A./, &:upcase)}, #{bar.dig("sheet", "says") || bar["says"]}#{" each, all alike" if bar["times"] > 1}"), at: [16, top], width: 300, style: :bold
+        pdf.text_box glyphs(left(bar)), at: [316, top], width: pdf.bounds.width - 316, align: :right
         pdf.move_down 15
-        drawn(pdf, bar, longest)
+        bar["sheet"] ? laid_out(pdf, bar) : drawn(pdf, bar, longest)
         pdf.text glyphs(bar["cuts"].map { |cut| (cut["shape"] == "run") ? "#{cut["says"]} for the #{cut["what"]}" : "#{cut["count"]} #{cut["what"]} of #{cut["says"]}" }.join("; "))
+      end
+
+      def left(bar)
+        return bar["sheet"]["rest"].empty? ? "no piece left to keep" : "keep #{bar["sheet"]["rest"].join(", ")}" if bar["sheet"]
+        return "used up" unless bar["left"] > 0
+        bar["keep"] ? "#{bar["left_says"]} left, keep it" : "#{bar["left_says"]} left"
       end
 
       # The length to scale, its cuts in order.
@@ -78,6 +90,31 @@ module Server
         pdf.fill_color "000000"
         pdf.stroke_rectangle [0, top], bar["length"] * scale, 10
         pdf.move_down 14
+      end
+
+      # A sheet lies with its length across the paper.
+      def sheet_scale(pdf, bar) = [pdf.bounds.width / bar["sheet"]["length"], 150.0 / bar["sheet"].values_at("width", "end_width").max].min
+
+      def sheet_height(pdf, bar) = bar["sheet"].values_at("width", "end_width").max * sheet_scale(pdf, bar)
+
+      # Where the strips lie on the sheet, to scale.
+      def laid_out(pdf, bar)
+        scale, height, top = sheet_scale(pdf, bar), sheet_height(pdf, bar), pdf.cursor
+        width, length, far = bar["sheet"].values_at("width", "length", "end_width")
+        pdf.line_width 0.5
+        middle = top - height / 2
+        pdf.stroke_polygon [0, middle + width * scale / 2], [length * scale, middle + far * scale / 2], [length * scale, middle - far * scale / 2], [0, middle - width * scale / 2]
+        bar["cuts"].each do |cut|
+          block = cut["block"]
+          [block["columns"] * block["rows"], cut["count"], 600].min.times do |i|
+            row, column = i.divmod(block["columns"])
+            deep, wide = block["length"] / block["rows"], block["width"] / block["columns"]
+            pdf.fill_color "F2B84B"
+            pdf.fill_and_stroke_rectangle [(block["y"] + row * deep) * scale, top - (block["x"] + column * wide) * scale], deep * scale, wide * scale
+          end
+        end
+        pdf.fill_color "000000"
+        pdf.move_down height + 4
       end
 
       def buying(pdf)

@@ -17,6 +17,12 @@ module Server
         rows.order(:id).map { show(_1, stash, ticks.fetch(_1[:id], [])) }
       end
 
+      # @return [Array<Hash>] the wreaths of an occasion
+      def on_occasion(id)
+        stash, ticks = @materials.by_slug, @database[:ticks].select_hash_groups(:wreath_id, :place)
+        rows.where(occasion_id: id).order(:id).map { show(_1, stash, ticks.fetch(_1[:id], [])) }
+      end
+
       def add(plan) = insert(name: name(plan), plan: JSON.generate(plan))
 
       # @raise [Missing, Outdated]
@@ -79,7 +85,7 @@ module Server
         plan = JSON.parse(row[:plan])
         plan = plan.merge("materials" => fresh(plan, stash || @materials.by_slug)) unless row[:cut_action]
         ticks ||= @database[:ticks].where(wreath_id: row[:id]).select_map(:place)
-        stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks)
+        stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks, "occasion" => row[:occasion_id])
       end
 
       def fresh(plan, stash) = Array(plan["materials"]).map { |material| @materials.fresh(material, stash, plan["units"]) }

@@ -40,7 +40,7 @@ module Lantern
 
       private
 
-      def one = @one ||= terms.cost_of(used / plan.quantity, minutes.fdiv(plan.quantity))
+      def one = terms.cost_of(used / plan.quantity, minutes.fdiv(plan.quantity))
 
       def asking
         {"bench_time" => one[:time], "overhead" => one[:overhead], "cost_of_one" => one[:cost], "asking_price" => one[:asking]}.transform_values { Measure::Money.text(_1) }

@@ -9,16 +9,17 @@ module Lantern
     # the sum (one standard deviation), and `allowance` how much more must be in hand to be as sure
     # as the maker wants to be; cut pieces are counted, and have their spares. All in inches.
     Demand = Value.define(:pieces, :run, :run_what, :join, :least, :spread, :allowance) do
-      # @param needs [Array<(String, Cover::Need)>] with the id of the layer that asks
-      def self.gather(needs, plan)
-        runs, pieces = needs.partition { |_, need| need.run? }
-        spread = Math.sqrt(runs.sum { |_, need| (need.total.to_f * need.spread * plan.quantity)**2 })
+      # @param asked [Array<Asked>]
+      # @param sureness [Float] how sure the maker wants to be that the runs are long enough
+      def self.gather(asked, sureness:)
+        runs, pieces = asked.partition { _1.need.run? }
+        spread = Math.sqrt(runs.sum { |each| (each.need.total.to_f * each.need.spread * each.times)**2 })
         new(
-          pieces: pieces.map { |layer, need| Demand::Piece.new(layer:, what: need.what, length: need.length, width: need.width, count: need.count * plan.quantity, grain: need.grain) },
-          run: runs.sum { |_, need| need.length } * plan.quantity, run_what: runs.map { |_, need| need.what }.uniq.join(" and "),
-          join: runs.map { |_, need| need.join }.max || 1,
-          least: runs.map { |_, need| need.least }.max || 0,
-          spread:, allowance: [Measure::Chance.spreads_for(plan.sureness) * spread, 0].max
+          pieces: pieces.map { |each| each.need.then { |need| Demand::Piece.new(layer: each.layer, what: need.what, length: need.length, width: need.width, count: need.count * each.times, grain: need.grain) } },
+          run: runs.sum { _1.need.length * _1.times }, run_what: runs.map { _1.need.what }.uniq.join(" and "),
+          join: runs.map { _1.need.join }.max || 1,
+          least: runs.map { _1.need.least }.max || 0,
+          spread:, allowance: [Measure::Chance.spreads_for(sureness) * spread, 0].max
         )
       end
 
@@ -29,6 +30,9 @@ module Lantern
     end
 
     class Demand
+      # What a layer needs, for so many wreaths alike.
+      Asked = Value.define(:layer, :need, :times)
+
       # So many alike, and who asked for them; `grain` is which way they lie on cloth.
       Piece = Value.define(:layer, :what, :length, :width, :count, :grain) do
         def initialize(grain: :any, **given) = super

@@ -11,11 +11,12 @@ RSpec.describe Lantern::Cut::Rolls do
   end
 
   def cut(material, pieces: {}, run: nil, join: 1, least: 2, quantity: 1, sureness: 0.5)
-    plan = Lantern::Plan::Document.read(plan(quantity:, sureness:))
     needs = pieces.map { |length, count| Need.pieces(material: "m", what: "strips", length: length.to_r, count:) }
     needs << Need.run(material: "m", what: "wrap", length: run, join:, least:, spread: 0) if run
-    described_class.cut(material, Lantern::Cut::Demand.gather(needs.map { ["one", _1] }, plan), plan)
+    described_class.cut(material, Lantern::Cut::Demand.gather(asked(needs, times: quantity), sureness:), nil)
   end
+
+  def asked(needs, times: 1) = needs.map { |need| Lantern::Cut::Demand::Asked.new(layer: "one", need:, times:) }
 
   def money(cutting) = cutting.bought.sum { |offer, count| cutting.material.offers[offer][:price] * count }
 
@@ -43,8 +44,8 @@ RSpec.describe Lantern::Cut::Rolls do
 
   # Common practice: three 5 in folds take a strip of 31 in; 18 of them are 46 1/2 ft.
   it "adds up eighteen strips of 31 in to 46 1/2 ft" do
-    needs = [["one", Need.pieces(material: "m", what: "strips", length: 31r, count: 18)]]
-    expect(Lantern::Cut::Demand.gather(needs, Lantern::Plan::Document.read(plan)).total).to eq 46.5 * 12
+    needs = [Need.pieces(material: "m", what: "strips", length: 31r, count: 18)]
+    expect(Lantern::Cut::Demand.gather(asked(needs), sureness: 0.9).total).to eq 46.5 * 12
   end
 
   it "costs what GLPK says, on random sets of pieces, packages and remnants" do

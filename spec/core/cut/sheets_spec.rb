@@ -5,7 +5,7 @@ RSpec.describe Lantern::Cut::Sheets do
     document = plan(materials: [cloth(offers: sheets, on_hand:)], layers: [layer("knotted_strips", "cloth")])
     plan = Lantern::Plan::Document.read(document)
     need = Lantern::Cover::Need.pieces(material: "cloth", what: "strips", length: length.to_r, width: width.to_r, count:)
-    described_class.cut(plan.materials[0], Lantern::Cut::Demand.gather([["one", need]], plan), plan)
+    described_class.cut(plan.materials[0], Lantern::Cut::Demand.gather([Lantern::Cut::Demand::Asked.new(layer: "one", need:, times: 1)], sureness: 0.9), plan)
   end
 
   # Common practice: a 12 in sheet gives four 6 in squares.
@@ -41,7 +41,7 @@ RSpec.describe Lantern::Cut::Sheets do
   def layouts(pieces, on_hand: [], offers: [], **material)
     read = Lantern::Plan::Material.check(cloth(on_hand:, offers:, **material), units: "in")
     needs = pieces.map { |what, width, length, count, grain| ["one", Lantern::Cover::Need.pieces(material: "cloth", what:, length: length.to_r, width: width.to_r, count:, grain: grain || :any)] }
-    described_class.cut(read, Lantern::Cut::Demand.gather(needs, Lantern::Plan::Document.read(plan)), nil)
+    described_class.cut(read, Lantern::Cut::Demand.gather(needs.map { |layer, need| Lantern::Cut::Demand::Asked.new(layer:, need:, times: 1) }, sureness: 0.9), nil)
   end
 
   # Every block lies on its sheet, clear of the edges that are lost, and no two overlap.

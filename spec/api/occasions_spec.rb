@@ -1,0 +1,155 @@
+# frozen_string_literal: true
+
+require "csv"
+require "open3"
+require "pdf-reader"
+require_relative "../support/api"
+require_relative "../../server/demo"
+require_relative "../../server/files/whole"
+
+RSpec.describe "Occasions", :api, :store do
+  let(:walk) { {day: "2027-06-21", evenings: %w[tuesday thursday], hours: 2, budget: "60.00"} }
+
+  def wreath(count, name: "#{count} bows") = ask(:post, "/wreaths", {plan: plan(name:, materials: [ribbon], layers: [layer("row_of", "tape", count:)])})
+
+  def occasion(*wreaths, **said)
+    made = ask(:post, "/occasions", {name: "The walk", units: "in", occasion: walk.merge(said)})
+    wreaths.any? ? ask(:put, "/occasions/#{made["id"]}/wreaths", {wreaths: wreaths.map { _1["id"] }}) : made
+  end
+
+  def fetch(path)
+    header "Host", "localhost"
+    get "/api#{path}"
+    last_response
+  end
+
+  it "keeps its wreaths, and works them as one from the stash" do
+    ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [108])})
+    wreaths = [wreath(9), wreath(9)]
+    kept = occasion(*wreaths)
+    expect(kept["wreaths"]).to eq wreaths.map { _1["id"] }
+    worked = ask(:get, "/occasions/#{kept["id"]}/worked")
+    expect(worked["materials"][0]["buy"].sum { _1["count"] }).to eq 2
+    expect(worked["budget"]["kept"]).to be true
+    expect(ask(:get, "/wreaths/#{wreaths[0]["id"]}")["occasion"]).to eq kept["id"]
+    expect(ask(:put, "/occasions/#{kept["id"]}/wreaths", {wreaths: [wreaths[1]["id"]]})["wreaths"]).to eq [wreaths[1]["id"]]
+  end
+
+  it "refuses a day that is none, and lets nobody save over another" do
+    made = occasion
+    expect(ask(:put, "/occasions/#{made["id"]}", {version: 1, name: "Walk", units: "in", occasion: {day: "soon"}})["problems"][0]).to include("at" => "day")
+    ask(:put, "/occasions/#{made["id"]}", {version: 1, name: "Walk", units: "in", occasion: walk})
+    expect(status).to eq 200
+    expect(ask(:put, "/occasions/#{made["id"]}", {version: 1, name: "Other", units: "in", occasion: walk})["current"]["name"]).to eq "Walk"
+    ask(:delete, "/occasions/#{made["id"]}?version=2")
+    expect(status).to eq 200
+  end
+
+  it "lets its wreaths go when it is deleted, and keeps them" do
+    one = wreath(3)
+    made = occasion(one)
+    ask(:delete, "/occasions/#{made["id"]}?version=1")
+    expect(ask(:get, "/wreaths/#{one["id"]}")["occasion"]).to be_nil
+  end
+
+  # RFC 5545, read by a program of other people's: ical.js.
+  it "goes into a calendar that another program reads" do
+    made = occasion(wreath(20), name: "x")
+    text = fetch("/occasions/#{made["id"]}/days.ics").body
+    expect(last_response.content_type).to start_with "text/calendar"
+    script = 'const ICAL = require("./web/node_modules/ical.js"); const c = (ICAL.default ?? ICAL); let t = ""; process.stdin.on("data", d => t += d).on("end", () => { const k = new c.Component(c.parse(t)); console.log(JSON.stringify(k.getAllSubcomponents("vevent").map(v => { const e = new c.Event(v); return [e.summary, e.startDate.toString(), e.endDate.toString(), e.uid] }))) })'
+    out, err, = Open3.capture3("node", "-e", script, stdin_data: text, chdir: File.expand_path("../..", __dir__))
+    expect(err).to eq ""
+    events = JSON.parse(out)
+    dates = ask(:get, "/occasions/#{made["id"]}/worked")["dates"]
+    expect(events.to_h { [_1[0], _1[1]] }).to include("The walk" => "2027-06-21", "Buy for The walk" => dates["buy_by"], "The walk: everything made" => dates["make_by"], "Bench: The walk" => dates["evenings"].last["day"])
+    expect(events.map(&:last).uniq.size).to eq events.size
+    expect(events).to all(satisfy { Date.iso8601(_1[2]) == Date.iso8601(_1[1]) + 1 })
+    expect(text).to eq fetch("/occasions/#{made["id"]}/days.ics").body
+    # A line of a calendar is no longer than 75 bytes.
+    expect(text.split("\r\n").map(&:bytesize).max).to be <= 75
+    ask(:put, "/occasions/#{made["id"]}", {version: 1, name: "Walk", units: "in", occasion: {}})
+    expect(JSON.parse(fetch("/occasions/#{made["id"]}/days.ics").body)["problems"][0]["at"]).to eq "day"
+  end
+
+  it "is one occasion of the whole street: buy list, cut sheet, money and days, on screen and on paper, in time for one breath" do
+    Server::Demo.load(RealStore.store)
+    id = ask(:get, "/occasions")["occasions"][0]["id"]
+    started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    worked = ask(:get, "/occasions/#{id}/worked")
+    took = Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
+    expect(worked["quantity"]).to be >= 24
+    expect(worked["saving"]["worse"]).to be false
+    expect(BigDecimal(worked["saving"]["saved"])).to be_positive
+    expect(worked["dates"]["evenings"].sum { _1["minutes"] }).to be_within(worked["dates"]["evenings"].size).of(worked["minutes"])
+    expect(worked["materials"].sum { BigDecimal(_1["cost_to_buy"]) }).to eq BigDecimal(worked["cost"]["to_buy"])
+    pdf = PDF::Reader.new(StringIO.new(fetch("/occasions/#{id}/sheet.pdf?paper=a4").body))
+    text = pdf.pages.map(&:text).join("\n")
+    expect(text).to match(/Lantern walk/).and match(/To buy/).and match(/Labels for the bundles/).and match(/They hang/)
+    rows = CSV.parse(fetch("/occasions/#{id}/sheet.csv").body, headers: true)
+    expect(rows.map { _1["cut"] }).to include(match(/\ADoor 7, rope ring: /))
+    warn "24 wreaths as one occasion: #{took.round(2)} s" if took > 5
+  end
+
+  it "shows a shop that says it is simulated, with sale weeks that come round" do
+    shop = ask(:get, "/shop")
+    expect(shop).to include("simulated" => true, "says" => /simulated/)
+    calendar = Server::Shop.new
+    days = (0...28).map { Date.new(2027, 3, 1) + _1 }
+    expect(days.count { calendar.to_h(_1)["on_sale"] }).to eq 14
+    days.each do |day|
+      next_sale = Date.iso8601(calendar.sale(day)["sale"])
+      expect(calendar.to_h(next_sale)["on_sale"]).to be true
+      expect((next_sale - day).to_i).to be_between(-6, 13)
+    end
+  end
+end
+
+RSpec.describe "Everything as one file", :api, :store do
+  it "restores to the same" do
+    Server::Demo.load(RealStore.store)
+    rope = ask(:get, "/materials")["materials"].find { _1["material"]["id"] == "rope" }
+    ask(:post, "/materials/#{rope["id"]}/ledger", {kind: "bought", piece: "10 ft", change: 2, units: "in"})
+    ask(:post, "/actions/#{ask(:get, "/materials/#{rope["id"]}/ledger")["entries"][0]["action"]}/undo", {})
+    before = ask(:get, "/archive.json")
+    RealStore.empty
+    ask(:post, "/materials", {units: "in", material: ribbon})
+    expect(ask(:post, "/archive.json", before)["restored"]).to include("wreaths" => 24, "materials" => 15)
+    expect(ask(:get, "/archive.json")).to eq before
+  end
+
+  it "takes in nothing of what is no archive, or contradicts itself" do
+    ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [44])})
+    before = ask(:get, "/archive.json")
+    {
+      {"format" => "other"} => /no archive/,
+      before.merge("version" => 9) => /another version, 9/,
+      before.merge("tables" => 7) => /no tables/,
+      before.merge("tables" => {"users" => []}) => /“users”/,
+      before.merge("tables" => {"wreaths" => [{"id" => 1, "evil" => 1}]}) => /“evil”/,
+      before.merge("tables" => {"wreaths" => [7]}) => /not an object/,
+      before.merge("tables" => {"ticks" => [{"wreath_id" => 99, "place" => "x"}]}) => /contradicts itself/
+    }.each do |document, says|
+      expect(ask(:post, "/archive.json", document)["problems"][0]["says"]).to match(says)
+      expect(status).to eq 422
+      expect(ask(:get, "/archive.json")).to eq before
+    end
+  end
+end
+
+RSpec.describe Server::Files::Whole do
+  it "leaves the old file as it was when the new one cannot be written whole" do
+    Dir.mktmpdir do |directory|
+      path = File.join(directory, "sheet.csv")
+      File.write(path, "the old one")
+      # No more than four kilobytes fit, as on a full disk.
+      script = "Signal.trap('XFSZ', 'IGNORE'); Process.setrlimit(:FSIZE, 4096); require '#{File.expand_path("../../server/files/whole", __dir__)}'; begin; Server::Files::Whole.write(ARGV[0], 'x' * 10_000); rescue SystemCallError => e; puts e.class; exit 3; end"
+      out, = Open3.capture2e("ruby", "-e", script, path)
+      expect(out).to match(/Errno::E(FBIG|NOSPC)/)
+      expect(Dir.children(directory)).to eq ["sheet.csv"]
+      expect(File.read(path)).to eq "the old one"
+      described_class.write(path, "the new one")
+      expect(File.read(path)).to eq "the new one"
+    end
+  end
+end
