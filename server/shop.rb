@@ -20,6 +20,9 @@ module Server
       {"name" => @list["name"], "says" => @list["says"], "simulated" => true, "offers" => @list["offers"], "sale" => sale(today)["sale"], "sale_every" => @list["sale_every"], "on_sale" => on_sale?(today)}
     end
 
+    # @return [Hash{String=>Array<Hash>}] what it sells, by a material's id
+    def offers = @list["offers"]
+
     # The sale week that is on, or the next one.
     # @return [Hash] as an occasion document says it
     def sale(today)

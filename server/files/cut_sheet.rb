@@ -69,8 +69,11 @@ module Server
         pdf.text_box glyphs(left(bar)), at: [316, top], width: pdf.bounds.width - 316, align: :right
         pdf.move_down 15
         bar["sheet"] ? laid_out(pdf, bar) : drawn(pdf, bar, longest)
-        pdf.text glyphs(bar["cuts"].map { |cut| (cut["shape"] == "run") ? "#{cut["says"]} for the #{cut["what"]}" : "#{cut["count"]} #{cut["what"]} of #{cut["says"]}" }.join("; "))
+        pdf.text glyphs(alike(bar["cuts"]).map { |cut| (cut["shape"] == "run") ? "#{cut["says"]} for the #{cut["what"]}" : "#{cut["count"]} #{cut["what"]} of #{cut["says"]}" }.join("; "))
       end
+
+      # Cuts of one kind said once, however many blocks they lie in.
+      def alike(cuts) = cuts.group_by { _1.values_at("what", "says", "shape") }.map { |_, same| same[0].merge("count" => same.sum { _1["count"] }) }
 
       def left(bar)
         return bar["sheet"]["rest"].empty? ? "no piece left to keep" : "keep #{bar["sheet"]["rest"].join(", ")}" if bar["sheet"]

@@ -24,6 +24,8 @@ module Server
         app.instance_eval do
           get("/api/shop") { JSON.generate(SHOP.to_h(today)) }
 
+          post("/api/shop/prices") { JSON.generate("changed" => store.materials.price(SHOP.offers)) }
+
           post("/api/occasions/work") { JSON.generate(Lantern::Occasion.work(sent)) }
 
           get("/api/occasions") { JSON.generate("occasions" => store.occasions.all) }

@@ -12,7 +12,8 @@ module Server
           get("/api/ping") { JSON.generate("ok" => true) }
 
           get "/api/declarations" do
-            JSON.generate("forms" => Lantern::Form.declare, "coverings" => Lantern::Cover.all.map(&:declare), "materials" => Lantern::Plan::Material.declare)
+            JSON.generate("forms" => Lantern::Form.declare, "coverings" => Lantern::Cover.all.map(&:declare), "materials" => Lantern::Plan::Material.declare,
+              "money" => Lantern::Cost::Terms.field.fields.map(&:declare), "occasion" => Lantern::Occasion::Document.fields.map(&:declare))
           end
 
           post("/api/work") { JSON.generate(Lantern.work(sent)) }

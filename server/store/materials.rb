@@ -63,6 +63,19 @@ module Server
         done
       end
 
+      # Takes over what a shop asks for materials that are in the stash.
+      # @param offers [Hash{String=>Array<Hash>}] by a material's id
+      # @return [Integer] how many have changed
+      def price(offers)
+        @database.transaction do
+          rows.where(slug: offers.keys).for_update.all.count do |row|
+            document = JSON.parse(row[:document])
+            next if document["offers"] == offers[row[:slug]]
+            update(row[:id], row[:version], document: JSON.generate(document.merge("offers" => offers[row[:slug]])))
+          end
+        end
+      end
+
       # So many pieces of one size more or less.
       # @param kind [String] one of {Ledger::KINDS}
       # @param piece [Object] as it would stand in the material's `on_hand`

@@ -170,4 +170,32 @@ RSpec.describe "The ledger of the stash", :api, :store do
     expect(stock).to eq sums.to_h { |id, length, sum| [[id, length], sum.to_i] }.reject { |_, sum| sum.zero? }
     expect(database[:actions].count).to eq counts.sum { _1[:written] } + 3
   end
+
+  # What was cut is out of the stash whole, or not at all, wherever the database was when it died.
+  it "adds up after the database is killed in the middle of cutting" do
+    tape = stashed(ribbon(on_hand: [400] * 8, offers: []))
+    # Nothing is kept as a remnant, so that the same sheet holds for all of them.
+    wreaths = Array.new(8) { |i| wreath(name: "Wreath #{i}", smallest_remnant: 399) }
+    sheet = ask(:post, "/work", wreaths[0]["plan"])["cut_sheet"]
+    first = Queue.new
+    cutting = Thread.new do
+      wreaths.each do |each|
+        RealStore.store.reaching { RealStore.store.wreaths.cut(each["id"], each["version"], sheet) }
+        first << true
+      rescue Server::Store::Away, Server::Ledger::TooLittle, Sequel::DatabaseError
+        first << false
+      end
+    end
+    3.times { first.pop }
+    RealStore.server.kill
+    cutting.join
+    RealStore.server.start
+    RealStore.store.reaching { database.get(1) } rescue nil
+    kept = wreaths.map { ask(:get, "/wreaths/#{_1["id"]}") }
+    done = kept.count { _1["cut"] }
+    expect(done).to be_between(3, 8)
+    entries = ledger(tape["id"]).select { _1["kind"] == "cut" }
+    expect(entries.group_by { _1["wreath"] }.keys).to match_array(kept.select { _1["cut"] }.map { _1["id"] })
+    expect(on_hand(tape["id"])).to eq [400] * (8 - done)
+  end
 end

@@ -2,6 +2,8 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query"
 import { StrictMode } from "react"
 import { createRoot } from "react-dom/client"
 import { BrowserRouter, Navigate, Route, Routes } from "react-router"
+import { OccasionScreen } from "./occasions/OccasionScreen"
+import { OccasionsScreen } from "./occasions/OccasionsScreen"
 import { StashScreen } from "./stash/StashScreen"
 import "./styles.css"
 import { WreathScreen } from "./wreath/WreathScreen"
@@ -17,6 +19,8 @@ createRoot(document.getElementById("root")!).render(
           <Route path="/" element={<WreathsScreen />} />
           <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
           <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
+          <Route path="/occasions" element={<OccasionsScreen />} />
+          <Route path="/occasions/:id" element={<OccasionScreen />} />
           <Route path="/stash" element={<StashScreen />} />
           <Route path="*" element={<Navigate to="/" replace />} />
         </Routes>

@@ -31,130 +31,122 @@ module Lantern
       # More places for a cut than this are not all tried; then only two blocks are.
       MOST_PLACES = 900
 
-      class << self
-        # How many strips come out of a room: exact, where few enough places for a cut are possible.
-        # On the bias they are cut from one joined length: area over width (published: the rule for
-        # continuous bias strips).
-        def most(room, kind)
-          return (room.area / kind.area).floor if kind.bias?
-          new(kind).count(room.width, room.length)
-        end
+      attr_reader :kind
 
-        # What no layout can better: the count where it is exact, else what the area holds.
-        def ceiling(room, kind)
-          layout = new(kind)
-          most = layout.count(room.width, room.length)
-          (kind.bias? || !layout.exact?) ? (room.area / kind.area).floor : most
-        end
-
-        # All the strips that come out of a room.
-        # @return [(Array<Block>, Array<Room>)] where they lie, and what is left
-        def fill(room, kind) = kind.bias? ? part(room, kind, most(room, kind)) : new(kind).fill(room)
-
-        # Fewer strips than the room holds, taking as little of it as can be, so that what is left is
-        # one large piece.
-        # @return [(Array<Block>, Array<Room>)]
-        def part(room, kind, count)
-          return on_the_bias(room, kind, count) if kind.bias?
-          strips = kind.cells.flat_map do |wide, deep|
-            columns, rows = (room.width / wide).floor, (room.length / deep).floor
-            next [] if columns.zero? || rows.zero?
-            [[columns, (count.to_r / columns).ceil], [(count.to_r / rows).ceil, rows]].select { |a, b| a <= columns && b <= rows }
-              .map { |a, b| [a, b, wide, deep] }
-          end
-          best = strips.min_by { |columns, rows, wide, deep| taken(room, columns, rows, wide, deep) } or return fill(room, kind)
-          place(room, kind, *best)
-        end
-
-        # One block in the corner of a room, and the two rooms beside it, cut so that the larger one is
-        # as large as can be.
-        def place(room, kind, columns, rows, wide, deep)
-          used_width, used_length = columns * wide, rows * deep
-          block = Block.new(x: room.x, y: room.y, width: used_width, length: used_length, columns:, rows:, turned: wide != kind.width, bias: false)
-          beside = room.width - used_width
-          beyond = room.length - used_length
-          long_side = beside * room.length >= beyond * room.width
-          rests = [Room.new(x: room.x + used_width, y: room.y, width: beside, length: long_side ? room.length : used_length),
-            Room.new(x: room.x, y: room.y + used_length, width: long_side ? used_width : room.width, length: beyond)]
-          [[block], rests.select(&:any?)]
-        end
-
-        private
-
-        # What a block takes of a room, with the lesser of the rooms beside it.
-        def taken(room, columns, rows, wide, deep)
-          room.area - [(room.width - columns * wide) * room.length, (room.length - rows * deep) * room.width].max
-        end
-
-        def on_the_bias(room, kind, count)
-          deep = count * kind.area / room.width
-          block = Block.new(x: room.x, y: room.y, width: room.width, length: deep, columns: 1, rows: count, turned: false, bias: true)
-          [[block], [room.with(y: room.y + deep, length: room.length - deep)].select(&:any?)]
-        end
-      end
-
+      # @param kind [Kind]
       def initialize(kind)
         @kind = kind
         @known = {}
       end
 
-      # @return [Integer] how many strips come out of a rectangle
-      def count(width, length) = plan(width, length).first
+      # How many strips come out of a room: exact, where few enough places for a cut are possible. On the
+      # bias they are cut from one joined length: area over width (published: the rule for continuous
+      # bias strips).
+      def most(room) = kind.bias? ? (room.area / kind.area).floor : plan(room.width, room.length).first
 
-      # Whether every place for a cut was tried.
-      def exact? = @kind.cells.one? || @deep != false
+      # What no layout can better: the count where it is exact, else what the area holds.
+      def ceiling(room)
+        most = most(room)
+        (kind.bias? || !exact?(room.width, room.length)) ? (room.area / kind.area).floor : most
+      end
 
-      # @return [(Array<Block>, Array<Room>)]
+      # All the strips that come out of a room.
+      # @return [(Array<Block>, Array<Room>)] where they lie, and what is left
       def fill(room)
+        return on_the_bias(room, most(room)) if kind.bias?
         most, cut, at = plan(room.width, room.length)
         return [[], [room]] if most.zero?
-        return Layout.place(room, @kind, *at) if cut == :block
+        return place(room, *at) if cut == :block
         halves(room, cut, at).map { fill(_1) }.transpose.map(&:flatten)
       end
 
+      # Fewer strips than the room holds, taking as little of it as can be, so that what is left is one
+      # large piece.
+      # @return [(Array<Block>, Array<Room>)]
+      def part(room, count)
+        return on_the_bias(room, count) if kind.bias?
+        strips = kind.cells.flat_map do |wide, deep|
+          columns, rows = (room.width / wide).floor, (room.length / deep).floor
+          next [] if columns.zero? || rows.zero?
+          [[columns, (count.to_r / columns).ceil], [(count.to_r / rows).ceil, rows]].select { |a, b| a <= columns && b <= rows }
+            .map { |a, b| [a, b, wide, deep] }
+        end
+        best = strips.min_by { |columns, rows, wide, deep| taken(room, columns, rows, wide, deep) } or return fill(room)
+        place(room, *best)
+      end
+
       private
+
+      # One block in the corner of a room, and the two rooms beside it, cut so that the larger one is as
+      # large as can be.
+      def place(room, columns, rows, wide, deep)
+        used_width, used_length = columns * wide, rows * deep
+        block = Block.new(x: room.x, y: room.y, width: used_width, length: used_length, columns:, rows:, turned: wide != kind.width, bias: false)
+        beside = room.width - used_width
+        beyond = room.length - used_length
+        long_side = beside * room.length >= beyond * room.width
+        rests = [Room.new(x: room.x + used_width, y: room.y, width: beside, length: long_side ? room.length : used_length),
+          Room.new(x: room.x, y: room.y + used_length, width: long_side ? used_width : room.width, length: beyond)]
+        [[block], rests.select(&:any?)]
+      end
+
+      # What a block takes of a room, with the lesser of the rooms beside it.
+      def taken(room, columns, rows, wide, deep)
+        room.area - [(room.width - columns * wide) * room.length, (room.length - rows * deep) * room.width].max
+      end
+
+      def on_the_bias(room, count)
+        deep = count * kind.area / room.width
+        block = Block.new(x: room.x, y: room.y, width: room.width, length: deep, columns: 1, rows: count, turned: false, bias: true)
+        [[block], [room.with(y: room.y + deep, length: room.length - deep)].select(&:any?)]
+      end
 
       def halves(room, cut, at)
         return [room.with(width: at), room.with(x: room.x + at, width: room.width - at)] if cut == :width
         [room.with(length: at), room.with(y: room.y + at, length: room.length - at)]
       end
 
+      # Whether every place for a cut is tried.
+      def exact?(width, length) = kind.cells.one? || (places(width).size + 1) * (places(length).size + 1) <= MOST_PLACES
+
       # The most strips, and how: one block of columns and rows, or one cut through and both halves.
       def plan(width, length)
+        # What is beyond the last strip does not count.
+        width, length = reach(width), reach(length)
         @known[[width, length]] ||= begin
           best = blocks(width, length)
-          bound = (width * length / @kind.area).floor
-          cuts(width, length).each do |cut, at|
+          bound = (width * length / kind.area).floor
+          deep = exact?(width, length)
+          cuts(width, length, deep).each do |cut, at|
             break if best.first >= bound
             first, second = (cut == :width) ? [[at, length], [width - at, length]] : [[width, at], [width, length - at]]
-            both = once(*first) + once(*second)
+            both = [first, second].sum { (deep ? plan(*_1) : blocks(*_1)).first }
             best = [both, cut, at] if both > best.first
           end
           best
         end
       end
 
-      # How many come out of one half: all that can be, or one block of it where places are many.
-      def once(width, length) = @deep ? plan(width, length).first : blocks(width, length).first
-
       def blocks(width, length)
-        @kind.cells.map { |wide, deep|
+        kind.cells.map { |wide, deep|
           columns, rows = (width / wide).floor, (length / deep).floor
           [columns * rows, :block, [columns, rows, wide, deep]]
         }.max_by(&:first)
       end
 
-      # Where a cut can be of use: at sums of the strip's sides, up to the middle.
-      def cuts(width, length)
-        return [] if @kind.cells.one?
-        places = [[:width, places(width)], [:length, places(length)]]
-        @deep = places.map { _2.size + 1 }.reduce(:*) <= MOST_PLACES if @deep.nil?
-        places.flat_map { |cut, all| all.map { [cut, _1] } }.reject { |cut, at| @deep && at > ((cut == :width) ? width : length) / 2 }
+      # Where a cut can be of use: at sums of the strip's sides; up to the middle, where both halves are
+      # cut in their best way whichever is which.
+      def cuts(width, length, deep)
+        return [] if kind.cells.one?
+        [[:width, width], [:length, length]].flat_map { |cut, side| places(side).select { !deep || _1 <= side / 2 }.map { [cut, _1] } }
       end
 
-      def places(side)
-        wide, long = @kind.width, @kind.length
-        (0..(side / long).floor).flat_map { |longs| (0..((side - longs * long) / wide).floor).map { longs * long + _1 * wide } }.uniq.select { _1.positive? && _1 < side }.sort
+      def places(side) = (@places ||= {})[side] ||= sums(side).select { _1.positive? && _1 < side }.uniq.sort
+
+      def reach(side) = (@reach ||= {})[side] ||= kind.cells.one? ? side : (0..(side / kind.length).floor).map { |longs| longs * kind.length + ((side - longs * kind.length) / kind.width).floor * kind.width }.max
+
+      def sums(side)
+        (0..(side / kind.length).floor).flat_map { |longs| (0..((side - longs * kind.length) / kind.width).floor).map { longs * kind.length + _1 * kind.width } }
       end
     end
   end

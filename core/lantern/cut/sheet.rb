@@ -23,12 +23,13 @@ module Lantern
 
       # The rectangles that strips of this kind can be cut from: the whole of it, or where it tapers
       # one band for every row of strips, as wide as its narrower side.
+      # @param layout [Layout]
       # @return [Array<Layout::Room>]
-      def rooms(kind)
+      def rooms(layout)
         whole = Layout::Room.new(x: lost, y: lost, width: width - 2 * lost, length: length - 2 * lost)
         return [whole].select(&:any?) unless tapers?
-        bands = kind.cells.map { |_, deep| bands(deep) }
-        bands.max_by { |rooms| rooms.sum { Layout.most(_1, kind) } }
+        bands = layout.kind.cells.map { |_, deep| bands(deep) }
+        bands.max_by { |rooms| rooms.sum { layout.most(_1) } }
       end
 
       private

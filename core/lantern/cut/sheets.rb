@@ -10,8 +10,8 @@ module Lantern
 
       def initialize(material, demand, plan)
         @material, @demand, @plan = material, demand, plan
-        @kinds = demand.pieces.map { |piece| [piece, Layout::Kind.new(width: piece.width, length: piece.length, grain: piece.grain)] }
-          .sort_by { |piece, kind| [-kind.area, piece.layer, piece.what] }
+        @kinds = demand.pieces.map { |piece| [piece, Layout.new(Layout::Kind.new(width: piece.width, length: piece.length, grain: piece.grain))] }
+          .sort_by { |piece, layout| [-layout.kind.area, piece.layer, piece.what] }
         @hand, @offers = Sheet.of(material).partition { _1.source == :on_hand }
       end
 
@@ -31,7 +31,7 @@ module Lantern
       # Sheets on hand, smallest that is of use first, then new ones.
       # @return [(Array<Bar>, Rational, Integer)] the sheets opened, the length that was left over, the price
       def lay(offers)
-        wanted = @kinds.map { |piece, kind| [piece, kind, piece.count] }
+        wanted = @kinds.map { |piece, layout| [piece, layout, piece.count] }
         hand = @hand.sort_by { [_1.area, _1.index] }
         bars, price = [], 0
         while (entry = wanted.find { _3.positive? })
@@ -47,27 +47,27 @@ module Lantern
         [bars, short, price]
       end
 
-      def fits?(sheet, kind) = sheet.rooms(kind).any? { Layout.most(_1, kind).positive? }
+      def fits?(sheet, layout) = most(sheet, layout).positive?
 
-      def most(sheet, kind) = (@most ||= {})[[sheet, kind]] ||= sheet.rooms(kind).sum { Layout.most(_1, kind) }
+      def most(sheet, layout) = ((@most ||= {}.compare_by_identity)[sheet] ||= {}.compare_by_identity)[layout] ||= sheet.rooms(layout).sum { layout.most(_1) }
 
       # What no way of cutting a sheet can better.
-      def ceiling(sheet, kind) = sheet.tapers? ? (sheet.area / kind.area).floor : sheet.rooms(kind).sum { Layout.ceiling(_1, kind) }
+      def ceiling(sheet, layout) = sheet.tapers? ? (sheet.area / layout.kind.area).floor : sheet.rooms(layout).sum { layout.ceiling(_1) }
 
       def cheapest(offers, entry)
-        piece, kind, count = entry
-        offers.select { most(_1, kind).positive? }.min_by { |sheet| [Rational(sheet.price * (count.to_r / most(sheet, kind)).ceil), sheet.price, sheet.index, piece.what] }
+        piece, layout, count = entry
+        offers.select { fits?(_1, layout) }.min_by { |sheet| [Rational(sheet.price * (count.to_r / most(sheet, layout)).ceil), sheet.price, sheet.index, piece.what] }
       end
 
       # One sheet, kind after kind as far as they go.
       def open(sheet, wanted)
         rooms, cuts = nil, []
         wanted.each do |entry|
-          piece, kind, = entry
+          piece, layout, = entry
           next unless entry[2].positive?
-          rooms ||= sheet.rooms(kind)
-          while entry[2].positive? && (room = rooms.select { Layout.most(_1, kind).positive? }.min_by { [_1.area, _1.y, _1.x] })
-            blocks, rests = (Layout.most(room, kind) <= entry[2]) ? Layout.fill(room, kind) : Layout.part(room, kind, entry[2])
+          rooms ||= sheet.rooms(layout)
+          while entry[2].positive? && (room = rooms.select { layout.most(_1).positive? }.min_by { [_1.area, _1.y, _1.x] })
+            blocks, rests = (layout.most(room) <= entry[2]) ? layout.fill(room) : layout.part(room, entry[2])
             rooms = rooms - [room] + rests
             blocks.each { |block| cuts << cut_of(piece, block, entry) }
           end
@@ -89,8 +89,8 @@ module Lantern
       def least_money
         step = @offers.map(&:price).reduce { |a, b| a.gcd(b) }
         return 0 if step.nil? || step.zero?
-        bounds = @kinds.map { |piece, kind| per(@offers, piece.count - @hand.sum { ceiling(_1, kind) }) { ceiling(_1, kind) } }
-        bounds << per(@offers, @kinds.sum { |piece, kind| kind.area * piece.count } - @hand.sum(&:area), &:area)
+        bounds = @kinds.map { |piece, layout| per(@offers, piece.count - @hand.sum { ceiling(_1, layout) }) { ceiling(_1, layout) } }
+        bounds << per(@offers, @kinds.sum { |piece, layout| layout.kind.area * piece.count } - @hand.sum(&:area), &:area)
         (bounds.max / step).ceil * step
       end
 

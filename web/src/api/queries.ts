@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query"
-import { answered, api, problemsOf, sent, type Plan, type Problem, type Units, type WorkedPlan } from "./client"
+import { answered, api, problemsOf, sent, type Plan, type Problem, type Units, type WorkedOccasion, type WorkedPlan } from "./client"
 
 export const useDeclarations = () =>
   useQuery({ queryKey: ["declarations"], staleTime: Infinity, queryFn: async () => answered(await api.GET("/declarations")) })
@@ -50,6 +50,22 @@ export const useWork = (plan: Plan | undefined) =>
     placeholderData: keepPreviousData,
     queryFn: async ({ signal }) => {
       const { data, error } = await api.POST("/work", { body: sent(plan!), signal })
+      return data ? { worked: data, problems: [] } : { problems: problemsOf(error) }
+    },
+  })
+
+/** The simulated shop: made-up prices and sale weeks. */
+export const useShop = () => useQuery({ queryKey: ["shop"], staleTime: Infinity, queryFn: async () => answered(await api.GET("/shop")) })
+
+export const useOccasions = () => useQuery({ queryKey: ["occasions"], queryFn: async () => answered(await api.GET("/occasions")).occasions })
+
+/** All wreaths of an occasion cut, bought and dated as one. Problems are an answer too. */
+export const useWorkedOccasion = (id: number) =>
+  useQuery<{ worked?: WorkedOccasion; problems: Problem[] }>({
+    queryKey: ["occasions", id, "worked"],
+    placeholderData: keepPreviousData,
+    queryFn: async () => {
+      const { data, error } = await api.GET("/occasions/{id}/worked", { params: { path: { id } } })
       return data ? { worked: data, problems: [] } : { problems: problemsOf(error) }
     },
   })

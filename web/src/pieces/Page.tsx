@@ -13,6 +13,7 @@ interface Props {
 const places = [
   { to: "/", says: "Wreaths" },
   { to: "/stash", says: "Stash" },
+  { to: "/occasions", says: "Occasions" },
 ]
 
 /** What stands at the head of every screen. */

@@ -8,6 +8,8 @@ import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
 import { LedgerDialog } from "./LedgerDialog"
 import { MaterialForm } from "./MaterialForm"
+import { ShopDialog } from "./ShopDialog"
+import { TakeIn } from "./TakeIn"
 
 /** What the maker owns or buys, by kind, its lengths on hand to scale. */
 export function StashScreen() {
@@ -16,6 +18,7 @@ export function StashScreen() {
   const declarations = useDeclarations().data
   const [open, setOpen] = useState<StashMaterial | "new">()
   const [traced, setTraced] = useState<StashMaterial>()
+  const [file, setFile] = useState<"in" | "shop">()
   const kinds = declarations?.materials.filter(({ kind }) => stash.data?.some((each) => each.material.kind === kind)) ?? []
   return (
     <Page title="Stash" units={units} onUnits={setUnits}>
@@ -23,7 +26,9 @@ export function StashScreen() {
         <div className="flex items-baseline gap-4 pb-2">
           <h1 className="text-2xl">Stash</h1>
           <span className="text-quiet">{stash.data && `${stash.data.length} materials`}</span>
-          <a className="plain-button ml-auto" href={`/api/stash.csv?units=${units}`} download>CSV</a>
+          <span className="ml-auto flex flex-wrap gap-2"><button type="button" className="plain-button" onClick={() => setFile("shop")}>Shop</button>
+          <button type="button" className="plain-button" onClick={() => setFile("in")}>Take in CSV</button>
+          <a className="plain-button" href={`/api/stash.csv?units=${units}`} download>CSV</a></span>
           <button type="button" className="amber-button" onClick={() => setOpen("new")}>Add a material</button>
         </div>
         {stash.isError && <p role="alert" className="font-semibold text-error">{stash.error.message}</p>}
@@ -40,6 +45,8 @@ export function StashScreen() {
         })}
       </main>
       {open && declarations && <MaterialForm stashed={open === "new" ? undefined : open} units={units} kinds={declarations.materials} onClose={() => setOpen(undefined)} />}
+      {file === "in" && <TakeIn units={units} onClose={() => setFile(undefined)} />}
+      {file === "shop" && <ShopDialog onClose={() => setFile(undefined)} />}
       {traced && <LedgerDialog stashed={stash.data?.find((each) => each.id === traced.id) ?? traced} units={units} onClose={() => setTraced(undefined)} />}
     </Page>
   )

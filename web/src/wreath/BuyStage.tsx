@@ -1,41 +1,58 @@
-import type { Material } from "../api/client"
-import { Prose } from "../pieces/Prose"
+import type { Field, Material, Plan, Problem, WorkedMaterial, WorkedPlan } from "../api/client"
+import { useShop } from "../api/queries"
+import { FieldControl } from "../pieces/FieldControl"
 import { Working } from "../pieces/Working"
+import { Purchase } from "./Purchase"
+import { put, valueAt } from "./places"
 import type { StageProps } from "./WreathScreen"
 
 /** What is in hand, what to buy in whole packages, what it comes to and what is left. */
-export function BuyStage({ plan, worked }: StageProps) {
+export function BuyStage({ plan, worked, problems, declarations, onChange }: StageProps) {
   if (!worked) return null
   const needed = worked.materials.filter((material) => material.needed > 0)
+  const pay = worked.cost.to_pay ?? worked.cost.to_buy
   return (
     <section aria-label="Buy">
-      <h2 className="text-xl">{Number(worked.cost.to_buy) === 0 ? "Nothing to buy" : `${worked.cost.to_buy} to pay`}</h2>
-      <p className="text-quiet">{worked.cost.used} worth of material goes into the work, by length; {worked.cost.left_in_stash} worth is left over.</p>
+      <h2 className="text-xl">{Number(pay) === 0 ? "Nothing to buy" : `${pay} to pay`}</h2>
+      <p className="text-quiet">{worked.cost.used} worth of material goes into the work, by length; {worked.cost.left_in_stash} worth is left over.{worked.cost.asking_price && ` Ask ${worked.cost.asking_price} for one.`}</p>
+      <SaleSays plan={plan} worked={worked} />
       {needed.length === 0 && <p className="py-2 text-quiet">Nothing is needed yet: choose a covering first.</p>}
-      {needed.map((material) => {
-        const place = plan.materials?.findIndex((each) => each.id === material.id) ?? -1
-        const own = plan.materials?.[place]
-        return (
-          <div key={material.id} className="border-b border-base-300 py-3">
-            <h3 className="flex justify-between text-lg"><span>{material.name}</span><span>{material.cost_to_buy}</span></h3>
-            {material.buy.length === 0 && material.short === 0 && <p>What is in hand is enough.</p>}
-            <ul>{material.buy.map((buy) => <li key={buy.offer} className="flex justify-between gap-4"><span><b>{buy.count}</b> × <Prose>{offer(own, buy.offer, `materials.${place}`, worked.lengths)}</Prose></span><span>{buy.cost}</span></li>)}</ul>
-            {material.findings.filter((finding) => finding.level === "stop").map((finding) => <p key={finding.code} className="font-semibold text-error"><Prose>{finding.says}</Prose></p>)}
-            <Working lines={material.working} />
-            <p className="pt-1 text-sm text-quiet">
-              {material.short > 0 ? "" : `${material.chance_enough >= 0.995 ? "better than 99" : Math.floor(material.chance_enough * 100)} in 100 that it is enough; ${material.left.length === 0 ? "no useful remnant is left" : `${material.left.length} ${material.left.length === 1 ? "remnant is" : "remnants are"} left`}.`}
-            </p>
-          </div>
-        )
-      })}
+      {needed.map((material) => <Purchase key={material.id} material={material} says={offersOf(plan, worked, material)}><Working lines={material.working} /></Purchase>)}
+      <Terms fields={declarations.money} plan={plan} problems={problems} onChange={onChange} />
+      <div className="mt-3"><Working lines={worked.cost_working} caption="The money" /></div>
     </section>
   )
 }
 
-/** An offer as a maker would say it. */
-function offer(own: Material | undefined, index: number, place: string, lengths: Record<string, string>): string {
-  const offer = own?.offers?.[index]
-  if (!offer) return ""
-  const size = offer.count !== undefined ? `${String(offer.count)} in a package` : ["width", "length"].flatMap((side) => lengths[`${place}.offers.${index}.${side}`] ?? []).join(" by ")
-  return `${size} at ${String(offer.price)}`
+/** What the sale weeks of the simulated shop would change. */
+function SaleSays({ plan, worked }: { plan: Plan; worked: WorkedPlan }) {
+  const shop = useShop().data
+  const cheaper = worked.materials.some((material) => material.buy.some((buy) => plan.materials?.find((own) => own.id === material.id)?.offers?.[buy.offer]?.sale_price !== undefined))
+  if (!shop || !cheaper || (plan.money as { sale?: boolean } | undefined)?.sale) return null
+  return <p className="text-sm text-quiet">{shop.on_sale ? "It is a sale week at the made-up shop: try “Buy at sale prices” below." : `The next sale week of the made-up shop begins on ${shop.sale}.`}</p>
 }
+
+function Terms({ fields, plan, problems, onChange }: { fields: Field[]; plan: Plan; problems: Problem[]; onChange: (plan: Plan) => void }) {
+  const said = plan.money !== undefined
+  return (
+    <details className="pt-2" open={said || problems.some((problem) => problem.at.startsWith("money"))}>
+      <summary className="cursor-pointer py-2 font-semibold">Sale, tax, your time and an asking price</summary>
+      {fields.map((field) => (
+        <FieldControl key={field.name} field={field} place={`money.${field.name}`} value={valueAt(plan, `money.${field.name}`)} fallback={field.default === undefined ? undefined : String(field.default)}
+          problem={problems.find((problem) => problem.at === `money.${field.name}`)?.says} onChange={(value) => onChange(put(plan, `money.${field.name}`, value))} />
+      ))}
+    </details>
+  )
+}
+
+/** The offers of a material as a maker would say them. */
+function offersOf(plan: Plan, worked: WorkedPlan, material: WorkedMaterial): string[] {
+  const place = plan.materials?.findIndex((each) => each.id === material.id) ?? -1
+  return (plan.materials?.[place]?.offers ?? []).map((offer, index) => offerSays(offer, `materials.${place}.offers.${index}`, worked.lengths))
+}
+
+export function offerSays(offer: NonNullable<Material["offers"]>[number], place: string, lengths: Record<string, string>): string {
+  const size = offer.count !== undefined ? `${String(offer.count)} in a package` : ["width", "length"].flatMap((side) => lengths[`${place}.${side}`] ?? []).join(" by ")
+  return `${size} at ${String(offer.price)}${offer.sale_price === undefined ? "" : `, ${String(offer.sale_price)} on sale`}`
+}
+

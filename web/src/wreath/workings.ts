@@ -12,13 +12,6 @@ export function workingFor(worked: WorkedPlan, place: string): Part[] {
   const materials = worked.materials.filter((material) => (!id || material.id === id) && material.working.length > 0).map((material) => ({ caption: material.name, lines: material.working }))
   if (room === "layers") return layers
   if (room === "materials") return materials
-  if (room === "cost") return [...materials, { caption: "Money", lines: money(worked) }]
+  if (room === "cost") return [...materials, { caption: "Money", lines: worked.cost_working }]
   return [{ caption: `Time for ${worked.quantity === 1 ? "one wreath" : "each wreath"}`, lines: worked.steps.map((step) => ({ says: step.title, sum: step.count ? `${step.count} ${step.unit ?? ""}` : "", answer: `${Math.round(step.minutes)} min` })) }]
 }
-
-const money = ({ cost }: WorkedPlan): WorkingLine[] => [
-  { says: "To pay, whole packages", sum: "", answer: cost.to_buy },
-  { says: "Went into the work, by length", sum: "", answer: cost.used },
-  { says: "A wreath", sum: "", answer: cost.per_wreath },
-  { says: "Worth of what is left", sum: "", answer: cost.left_in_stash },
-]

@@ -6,6 +6,7 @@ import { Thumbnail } from "../drawing/Thumbnail"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
+import { Keeping } from "./Keeping"
 
 /** All wreaths, each drawn, with whether the stash is enough and what is to be paid. */
 export function WreathsScreen() {
@@ -42,6 +43,7 @@ export function WreathsScreen() {
         <ul className="grid gap-x-8 md:grid-cols-2">
           {wreaths.data?.map((wreath) => <Row key={wreath.id} wreath={wreath} />)}
         </ul>
+        <Keeping />
       </main>
     </Page>
   )

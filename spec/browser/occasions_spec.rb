@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+require "tempfile"
+require_relative "../support/browser"
+
+RSpec.describe "Occasions on the screen", :browser, :store do
+  before { load_demo }
+
+  def open_walk
+    visit "/occasions"
+    click_on "Lantern walk"
+    expect(page).to have_css("dl dt", text: "at the bench", wait: 30)
+  end
+
+  it "shows the days, the money and what planning together saves, without a word typed" do
+    open_walk
+    expect(page).to have_css("ol li", text: /Buy by/)
+    expect(page).to have_css("ol li", text: /They hang.*21 June/m)
+    expect(page).to have_css("dt", text: /saved over the .* of one by one/)
+    expect(page).to be_axe_clean
+    find("label", text: "Buy", exact_text: true).click
+    expect(page).to have_css("h3", text: "Tarred hemp cord")
+    expect(page).to have_css("td", text: /a foot/)
+    expect(page).to be_axe_clean
+    find("label", text: "Cut", exact_text: true).click
+    expect(page).to have_text("Door 7, rope ring: fillers")
+    expect(page).to be_axe_clean
+  end
+
+  it "plans a new one: a day, evenings, a budget and the wreaths that hang on it" do
+    visit "/occasions"
+    click_on "New occasion"
+    fill_in "Name of the occasion", with: "Stall day"
+    fill_in "May cost", with: "1.5O"
+    expect(page).to have_css("[role=alert]", text: /May cost must be a decimal text/)
+    fill_in "May cost", with: "30.00"
+    fill_in "They hang on", with: Date.new(2031, 5, 1)
+    %w[Tuesday Friday].each { |day| check day, allow_label_click: true }
+    expect(page).to have_css("[role=status]", text: "saved")
+    find("label", text: "Wreaths", exact_text: true).click
+    check "Door 8, twelve bows"
+    check "Door 7, rope ring"
+    expect(page).to have_css("dd", text: /\A2\z/, wait: 20)
+    expect(page).to have_css("dt", text: /of 30\.00 to spare|over the 30\.00/)
+    find("label", text: "Days", exact_text: true).click
+    expect(page).to have_css("ol li", text: /They hang.*1 May 2031/m)
+    page.refresh
+    expect(page).to have_field("Name of the occasion", with: "Stall day")
+    click_on "Delete this occasion"
+    expect(page).to have_css("h2", text: "Lantern walk")
+    expect(page).to have_no_text("Stall day")
+  end
+
+  it "says under Buy what sale, tax and time do to the money" do
+    open_wreath("rope ring", "buy")
+    find("summary", text: "Sale, tax").click
+    fill_in "Tax on what is bought, in 100", with: "200"
+    expect(page).to have_css("[role=alert]", text: /from 0 to 100/)
+    fill_in "Tax on what is bought, in 100", with: "10"
+    expect(page).to have_css("h2", text: "11.55 to pay")
+    fill_in "An hour at the bench", with: "12.00"
+    expect(page).to have_css("tr", text: /Time at the bench, a wreath.*12\.00 ÷ 60/)
+    expect(page).to have_css("p", text: /The packages the sum asks for|One package more/)
+    expect(page).to be_axe_clean
+  end
+
+  it "draws cloth as a plan of strips" do
+    open_wreath("knotted check", "cut")
+    expect(page).to have_css("svg[aria-label^='A sheet of 18 in by 21 in']")
+    expect(page).to have_text("26 strips, Check cotton")
+    expect(page).to be_axe_clean
+  end
+end
+
+RSpec.describe "Files in, on the screen", :browser, :store do
+  def file(name, text) = Tempfile.new([name, File.extname(name)]).tap { |file| file.write(text) && file.flush }.path
+
+  it "tries a CSV first, names every bad line, and takes it in when told to" do
+    visit "/stash"
+    click_on "Take in CSV"
+    attach_file "CSV file", file("bad.csv", "row,id,kind,name,diameter\nmaterial,cord,rope,Cord,thick\n")
+    expect(page).to have_css("[role=alert]", text: /Nothing was taken in. 1 line is wrong.*Line 2/m)
+    attach_file "CSV file", file("good.csv", "row,id,kind,name,diameter,length\nmaterial,cord,rope,Row cord,1/4,\npiece,cord,,,,44\n")
+    expect(page).to have_text("1 new, 0 changed, 0 the same as before.")
+    expect(page).to be_axe_clean
+    expect(RealStore.store.materials.all).to eq []
+    click_on "Take it in"
+    expect(page).to have_css("[role=status]", text: "Taken in: 1 new")
+    click_on "Close"
+    expect(page).to have_css("h3", text: "Row cord")
+  end
+
+  it "takes over the prices of the made-up shop, which says that it is one" do
+    load_demo
+    visit "/stash"
+    click_on "Shop"
+    expect(page).to have_text("A simulated shop: every price in it is made up")
+    expect(page).to be_axe_clean
+    click_on "Take over its prices"
+    expect(page).to have_css("[role=status]", text: /materials have new prices/)
+    expect(RealStore.store.materials.all.find { _1["material"]["id"] == "rope" }["material"]["offers"].size).to eq 2
+  end
+
+  it "restores everything from one file" do
+    load_demo
+    archive = JSON.generate(RealStore.store.archive.write)
+    RealStore.empty
+    visit "/"
+    find("summary", text: "Everything as one file").click
+    attach_file "Archive to restore", file("x.json", "no json")
+    expect(page).to have_css("[role=status]", text: "not JSON")
+    attach_file "Archive to restore", file("archive.json", archive)
+    click_on "Restore it"
+    expect(page).to have_css("[role=status]", text: "Restored: 24 wreaths, 15 materials, 1 occasions.")
+    expect(page).to have_css("h2 a", text: "Door 7, rope ring")
+    expect(page).to be_axe_clean
+  end
+end

@@ -1,0 +1,51 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query"
+import { useCallback, useEffect, useRef, useState } from "react"
+import { answered, api, problemsOf, type Occasion, type Problem, type Units } from "../api/client"
+
+type Said = { name: string; units: Units; occasion: Occasion["occasion"] }
+
+const PAUSE = 500
+
+/** One occasion while it is being planned: saved by itself, refused beside the field that is wrong, never over somebody else's. */
+export function useOccasion(id: number) {
+  const queries = useQueryClient()
+  const loaded = useQuery({ queryKey: ["occasions", id], queryFn: async () => answered(await api.GET("/occasions/{id}", { params: { path: { id } } })), refetchOnWindowFocus: false })
+  const [said, setSaid] = useState<Said>()
+  const [problems, setProblems] = useState<Problem[]>([])
+  const [saving, setSaving] = useState("saved")
+  const version = useRef(0)
+  const timer = useRef<number>(undefined)
+
+  useEffect(() => {
+    if (!loaded.data || loaded.data.version <= version.current) return
+    version.current = loaded.data.version
+    setSaid({ name: loaded.data.name, units: loaded.data.units, occasion: loaded.data.occasion })
+  }, [loaded.data])
+
+  const keep = useCallback((next: Said) => {
+    setSaid(next)
+    setSaving("saving")
+    window.clearTimeout(timer.current)
+    timer.current = window.setTimeout(async () => {
+      const { data, error, response } = await api.PUT("/occasions/{id}", { params: { path: { id } }, body: { ...next, name: next.name || "Untitled occasion", version: version.current } })
+      if (data) {
+        version.current = data.version
+        queries.setQueryData(["occasions", id], data)
+      } else if (response?.status === 409) {
+        const { current } = error as { current: Occasion }
+        version.current = current.version
+        setSaid({ name: current.name, units: current.units, occasion: current.occasion })
+      }
+      setProblems(data ? [] : problemsOf(error))
+      setSaving(data ? "saved" : response?.status === 409 ? "somebody else saved it first; theirs is shown" : "not saved")
+      if (data) await queries.invalidateQueries({ queryKey: ["occasions"] })
+    }, PAUSE)
+  }, [id, queries])
+
+  const gather = useCallback(async (wreaths: number[]) => {
+    const { data } = await api.PUT("/occasions/{id}/wreaths", { params: { path: { id } }, body: { wreaths } })
+    if (data) await queries.invalidateQueries({ predicate: ({ queryKey }) => ["occasions", "wreaths"].includes(String(queryKey[0])) })
+  }, [id, queries])
+
+  return { said, keep, gather, problems, saving, wreaths: loaded.data?.wreaths ?? [], missing: loaded.isError }
+}

@@ -1,0 +1,42 @@
+import type { ReactNode } from "react"
+import type { WorkedMaterial } from "../api/client"
+import { Prose } from "../pieces/Prose"
+
+interface Props {
+  material: WorkedMaterial
+  /** Its offers as a maker would say them. */
+  says: string[]
+  /** The sum behind it. */
+  children?: ReactNode
+}
+
+/** One material to buy: the packages, what else there is to choose from, how sure it is, and why. */
+export function Purchase({ material, says, children }: Props) {
+  return (
+    <div className="border-b border-base-300 py-3">
+      <h3 className="flex justify-between text-lg"><span>{material.name}</span><span>{material.cost_to_buy}</span></h3>
+      {material.buy.length === 0 && material.short === 0 && <p>What is in hand is enough.</p>}
+      <ul>{material.buy.map((buy) => <li key={buy.offer} className="flex justify-between gap-4"><span><b>{buy.count}</b> × <Prose>{says[buy.offer] ?? ""}</Prose></span><span>{buy.cost}</span></li>)}</ul>
+      {material.findings.filter((finding) => finding.level === "stop").map((finding) => <p key={finding.code} className="font-semibold text-error"><Prose>{finding.says}</Prose></p>)}
+      {material.reason && <p className="text-sm"><Prose>{material.reason}</Prose></p>}
+      {(material.alternatives ?? []).length > 0 && (
+        <table className="ledger my-1 w-full text-sm">
+          <caption className="sr-only">Ways it is sold, the cheapest for its length first</caption>
+          <tbody>
+            {material.alternatives!.map((each) => (
+              <tr key={each.offer}>
+                <td><Prose>{says[each.offer] ?? ""}</Prose></td>
+                <td>{each.per}</td>
+                <td>{each.count === undefined ? "too short" : `${each.count} alone: ${each.cost}`}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {children}
+      <p className="pt-1 text-sm text-quiet">
+        {material.short > 0 ? "" : `${material.chance_enough >= 0.995 ? "better than 99" : Math.floor(material.chance_enough * 100)} in 100 that it is enough; ${material.left.length === 0 ? "no useful remnant is left" : `${material.left.length} ${material.left.length === 1 ? "remnant is" : "remnants are"} left`}.`}
+      </p>
+    </div>
+  )
+}
