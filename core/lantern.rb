@@ -33,6 +33,16 @@ module Lantern
     Plan::Worked.new(plan:, form:, layers:, stock:, bill:, bench:, drawing: Draw.work(plan, form, layers)).to_h
   end
 
+  # What can be printed at its true size: outlines of the form, its panel, its back.
+  #
+  # @param document [Hash] a plan document
+  # @return [Array<Draw::Template>]
+  # @raise [Plan::Refused]
+  def self.templates(document)
+    plan = Plan::Document.read(document)
+    Draw::Template.all(plan, Cover.work(plan, plan.band))
+  end
+
   # Looks at a plan's drawing place by place: how much of the form is covered, and where it shows.
   #
   # @param document [Hash] a plan document

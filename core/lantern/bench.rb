@@ -3,33 +3,52 @@
 module Lantern
   # The work itself: steps in their order, and what to be careful of.
   module Bench
-    # Steps, cautions and the time they take, in minutes for all wreaths of the plan.
-    Work = Value.define(:steps, :cautions, :minutes)
+    # Steps, cautions, the time they take in minutes for all wreaths of the plan, and what is used up
+    # besides the materials.
+    Work = Value.define(:steps, :cautions, :minutes, :supplies, :findings)
 
     class << self
       # @return [Work]
       def work(plan, form, layers, stock)
         cut = cutting(stock)
-        each = [prepare(form), *layers.flat_map(&:steps), fluff]
-        Work.new(steps: [each.first, *cut, *each.drop(1)], cautions: Cautions.for(form, layers), minutes: each.sum(&:minutes) * plan.quantity + cut.sum(&:minutes))
+        each = [prepare(form), *first(layers), *of(layers, :cover), *of(layers, :trim), *last(layers), fluff]
+        hanging = each.size - 1 - last(layers).size
+        steps = [each.first, *first(layers), *cut, *each[(1 + first(layers).size)...hanging], *each[hanging..]]
+        Work.new(steps:, cautions: Cautions.for(form, layers), minutes: each.sum(&:minutes) * plan.quantity + cut.sum(&:minutes), supplies: Supplies.new(plan, layers), findings: forgotten(layers))
       end
 
       private
 
+      # The hanger is fitted before the covering, unless the maker wants it last.
+      def first(layers) = layers.select { _1.is_a?(Trim::Hanger) && _1.fitted == :first }.flat_map { steps(_1) }
+
+      # A hanger fitted last, then the back over it.
+      def last(layers) = layers.select { _1.is_a?(Trim::Hanger) && _1.fitted == :last }.flat_map { steps(_1) } + layers.select { _1.class.stage == :hang && !_1.is_a?(Trim::Hanger) }.flat_map { steps(_1) }
+
+      def of(layers, stage) = layers.select { _1.class.stage == stage }.flat_map { steps(_1) }
+
+      # Every step knows which layer it belongs to, and how the hand goes.
+      def steps(layer) = layer.steps.map { |step| step.with(layer: layer.id, move: step.move || layer.class.hand) }
+
       def prepare(form)
-        says = {wire: "Tape over cut wire ends. Tie the hanger to the outer rail, at the back.", foam: "Brush off loose crumbs. Fit the hanger now, while it can still be hidden.",
-                board: "Smooth the cut edges. Fit the hanger now.", vine: "Trim stray twigs. Fit the hanger now."}.fetch(form.base)
-        Step.new(id: "prepare", title: "Prepare the form", says: [*form.preparing, says].join(" "), minutes: 4 + 4 * form.preparing.size)
+        says = {wire: "Tape over cut wire ends.", foam: "Brush off loose crumbs.", board: "Smooth the cut edges.", vine: "Trim stray twigs."}.fetch(form.base)
+        Step.new(id: "prepare", title: "Prepare the form", says: [*form.preparing, says].join(" "), minutes: 4 + 4 * form.preparing.size, move: "prepare")
       end
 
       # One step for all the pieces of all wreaths; runs are cut as they end.
       def cutting(stock)
         pieces = stock.reject { _1.material.counted? }.sum { |cutting| cutting.demand.pieces.sum(&:count) }
         return [] if pieces.zero?
-        [Step.new(id: "cut", title: "Cut the pieces", says: "Cut one, use it as the measure for the rest.", count: pieces, unit: "pieces", minutes: 2 + pieces / 6.0)]
+        [Step.new(id: "cut", title: "Cut the pieces", says: "Cut one, use it as the measure for the rest. The cut sheet says from which length each comes.", count: pieces, unit: "pieces", minutes: 2 + pieces / 6.0, move: "cut")]
       end
 
-      def fluff = Step.new(id: "fluff", title: "Look from a distance", says: "Close the gaps that show from across the room, trim the fuzz, write down what it took.", minutes: 4)
+      def fluff = Step.new(id: "fluff", title: "Look from a distance", says: "Close the gaps that show from across the room, trim the fuzz, open the loops.", minutes: 4, move: "look")
+
+      # The hanger is what is forgotten until last.
+      def forgotten(layers)
+        return [] if layers.none? { _1.class.stage == :cover } || layers.any?(Trim::Hanger)
+        [Plan::Finding.new(level: :note, code: "no_hanger", says: "Nothing to hang it by yet. Fitted before the covering, a hanger is out of sight.", at: "hang")]
+      end
     end
   end
 end

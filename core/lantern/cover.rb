@@ -13,6 +13,9 @@ module Lantern
       # @return [Array<Class>] every known covering, in the order of their names
       def all = @coverings.values.sort_by { _1.method_name.to_s }
 
+      # @return [Array<Class>] those that cover the form; the others trim it and hang it
+      def coverings = all.select { _1.stage == :cover }
+
       # @return [Class, nil] the covering of that name
       def find(name) = name.is_a?(String) ? @coverings.find { |known, _| known.to_s == name }&.last : nil
 

@@ -7,7 +7,7 @@ module Lantern
       # @param layers [Array<Cover::Covering>]
       # @return [Array<Cutting>] one for each material of the plan, in its order
       def work(plan, layers)
-        needs = layers.flat_map { |layer| layer.required.map { Demand::Asked.new(layer: layer.id, need: _1, times: plan.quantity) } }.group_by { _1.need.material }
+        needs = layers.flat_map { |layer| layer.required.map { Demand::Asked.new(layer: layer.id, need: _1, times: plan.quantity) } }.concat(Bench::Supplies.new(plan, layers).asked).group_by { _1.need.material }
         plan.materials.map do |material|
           demand = Demand.gather(needs.fetch(material.id, []), sureness: plan.sureness)
           cutter(material).cut(material, demand, plan)

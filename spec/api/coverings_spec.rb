@@ -7,7 +7,7 @@ RSpec.describe "Coverings, asked over HTTP", :api, :store do
     stash.each { |material| ask(:post, "/materials", {units: "in", material:}) }
     coverings = ask(:post, "/coverings", plan(form: gourd))["coverings"]
     expect(status).to eq 200
-    expect(coverings.map { _1["method"] }).to match_array Lantern::Cover.all.map { _1.method_name.to_s }
+    expect(coverings.map { _1["method"] }).to match_array Lantern::Cover.coverings.map { _1.method_name.to_s }
     expect(coverings.map { _1["suits"] }).to all(be true)
     metric = ask(:post, "/coverings", plan(form: {"base" => "foam", "outside" => 35, "inside" => 25}).merge("units" => "cm"))["coverings"]
     expect(metric.find { _1["method"] == "spiral_wrap" }["length_says"]).to match(/\d m\z/)

@@ -16,6 +16,10 @@ module Lantern
 
       module_function
 
+      # @param code [Symbol]
+      # @return [String]
+      def says(code) = const_get(code.to_s.upcase).last
+
       # @return [Array<Hash>] ready for JSON
       def for(form, layers)
         materials = layers.flat_map(&:materials)

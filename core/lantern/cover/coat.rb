@@ -7,6 +7,7 @@ module Lantern
       covering :coat, title: "Coat", takes: %i[coat],
         summary: "Paint, moss or pasted paper, by the area a pack covers."
       counts :packages, "packs"
+      hand :brush
 
       spread 0.10 # from memory
 

@@ -13,7 +13,7 @@ module Lantern
       end
 
       # @return [Array<Hash>] ready for JSON, in the order of their titles
-      def to_a = Cover.all.sort_by(&:title).map { entry(_1) }
+      def to_a = Cover.coverings.sort_by(&:title).map { entry(_1) }
 
       private
 

@@ -8,6 +8,7 @@ module Lantern
       covering :cones, title: "Cones and petals", takes: %i[fabric mesh],
         summary: "Squares rolled into cones, set round the form in layers."
       counts :pieces, "squares to cut"
+      hand :cone
 
       spread 0.05 # from memory
 
@@ -66,6 +67,8 @@ module Lantern
       end
 
       def minutes = 3 + counts.sum * 1.5
+
+      def glue = counts.sum * 1.0
 
       def lies = counts.each_with_index.map { |count, i| Draw::Loops.cones(form, id:, material:, count:, layer: i, height: height.to_f, mouth: [widths[i].to_f * 0.45, form.outside_run / [count, 1].max * 1.1].min) }
     end

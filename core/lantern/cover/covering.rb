@@ -20,23 +20,25 @@ module Lantern
     class Covering
       KINDS = {length: Plan::Field::Length, count: Plan::Field::Count, number: Plan::Field::Number,
                choice: Plan::Field::Choice, switch: Plan::Field::Switch, list: Plan::Field::List, record: Plan::Field::Record,
-               reference: Plan::Field::Reference, area: Plan::Field::Area}.freeze
+               reference: Plan::Field::Reference, area: Plan::Field::Area, stack: Plan::Field::Stack, weight: Plan::Field::Weight}.freeze
 
       # One way a covering's length is uncertain when nobody has measured it (from memory).
       FIRST_SPREAD = 0.06
 
       class << self
-        attr_reader :method_name, :title, :summary, :takes, :several
+        attr_reader :method_name, :title, :summary, :takes, :several, :stage
 
         # Names the covering, and makes it known to plans, the API and the screens.
         # @param takes [Array<Symbol>] the kinds of material it can be made of
         # @param several [Boolean] whether colours or patterns rotate, so that it takes more than one
-        def covering(name, title:, takes:, summary: nil, several: false)
+        # @param stage [Symbol] where in the work it belongs: `:cover`, `:trim` or `:hang`
+        def covering(name, title:, takes:, summary: nil, several: false, stage: :cover)
           @method_name = name
           @title = title
           @summary = summary
           @takes = takes
           @several = several
+          @stage = stage
           Cover.know(self)
         end
 
@@ -61,6 +63,12 @@ module Lantern
         def counts(figure = nil, says = nil)
           @counts = [figure, says] if figure
           @counts || (superclass.respond_to?(:counts) ? superclass.counts : [:pieces, "pieces to cut"])
+        end
+
+        # Declares the hand's move, one of {Bench::Moves}.
+        def hand(move = nil)
+          @hand = move if move
+          @hand || (superclass.respond_to?(:hand) ? superclass.hand : nil)
         end
 
         # Takes a test piece, as a wound covering does.
@@ -98,7 +106,7 @@ module Lantern
 
         # @return [Hash] for the API; the screens draw their controls from it
         def declare
-          {"method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s), "several" => several, "options" => options.map(&:declare)}.compact
+          {"method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s), "several" => several, "stage" => stage.to_s, "options" => options.map(&:declare)}.compact
         end
 
         private
@@ -169,6 +177,15 @@ module Lantern
       # @return [Float] time at the bench
       def minutes = 5 + needs.sum(&:total) / 12
 
+      # @return [Float] inches of glue, bead by bead (from memory: a tack is half an inch)
+      def glue = 0.0
+
+      # @return [Float] chenille stems, in whole stems
+      def stems = 0.0
+
+      # @return [Integer] cable ties that no material of the plan is said for
+      def ties_used = 0
+
       # @return [Array<Draw::Lie>] where the strips lie
       def lies = []
 
@@ -180,7 +197,7 @@ module Lantern
       def thickness = 0.0
 
       # Figures that are lengths, to be put in the plan's own units. `area` is one squared.
-      LENGTHS = %i[ribbon_length longest_row piece_width pitch lap_wide lap_crowded gap_wide gap_middle gap_crowded length length_per_turn piece_length take_up bundle].freeze
+      LENGTHS = %i[bow_width ribbon_length longest_row piece_width pitch lap_wide lap_crowded gap_wide gap_middle gap_crowded length length_per_turn piece_length take_up bundle].freeze
 
       private
 

@@ -8,6 +8,7 @@ module Lantern
       covering :fill, title: "Filled middle", takes: %i[piece],
         summary: "A grid in the opening, blooms pushed through as closely as they go."
       counts :blooms, "blooms"
+      hand :bloom
 
       option :bloom, :length, default: Rational(2), most: 24, label: "A bloom, across"
       option :grid, :reference, fine: true, kinds: %i[mesh fabric], label: "Grid", default_says: "one you have"
@@ -71,6 +72,8 @@ module Lantern
       end
 
       def minutes = 3 + ties * 0.6 + blooms * 0.7
+
+      def glue = blooms * 0.25
 
       def lies = [Draw::Lie.new(layer: id, what: "blooms", kind: :disc, materials: [material], width: bloom.to_f, front: places.map { {points: [_1]} })]
 

@@ -7,6 +7,7 @@ module Lantern
       covering :garland, title: "Garland", takes: %i[ribbon mesh rope],
         summary: "Strands wound wide apart, mirrored from the bottom."
       counts :turns, "turns"
+      hand :wrap
 
       spread 0.06 # from memory
 
@@ -65,6 +66,8 @@ module Lantern
       end
 
       def minutes = 3 + 2 * strands * turns * 0.7
+
+      def glue = 2.0 * strands * 2 + 2 * strands * turns * 0.25
 
       def lies = [Draw::Bands.mirrored(form, id:, material:, turns:, strands:, width:)]
     end

@@ -7,6 +7,7 @@ module Lantern
       covering :knotted_strips, title: "Knotted strips", takes: %i[ribbon fabric mesh], several: true,
         summary: "Short strips knotted side by side, their tails outward."
       counts :pieces, "strips to cut"
+      hand :knot
 
       spread 0.07 # from memory
 
@@ -100,7 +101,7 @@ module Lantern
       end
 
       def steps
-        [Bench::Step.new(id: "#{id}.knot", title: "Knot the strips", says: "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double knot on the front, tails outward, and push them together.", count: tied, unit: "strips", minutes: tied * 2 / 3.0)]
+        [Bench::Step.new(id: "#{id}.knot", title: "Knot the strips", says: "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double knot on the front, tails outward, and push them together.", count: tied, unit: "strips", minutes: tied * 2 / 3.0, pattern: [["in this section", per_section]], rounds: "section")]
       end
 
       # Ten seconds to cut a strip and forty to knot it (from memory).

@@ -8,6 +8,7 @@ module Lantern
       covering :panel, title: "Panel", takes: %i[fabric],
         summary: "Cloth stretched over the whole shape and glued behind."
       counts :pieces, "panel"
+      hand :stretch
 
       spread 0.03 # from memory
 
@@ -65,6 +66,8 @@ module Lantern
       end
 
       def minutes = 20 + pleats
+
+      def glue = covered.outlines.sum { |points| (points + [points.first]).each_cons(2).sum { |(ax, ay), (bx, by)| Math.hypot(bx - ax, by - ay) } }
 
       def lies = [Draw::Lie.new(layer: id, what: "panel", kind: :panel, materials: [material], width: 2.5, front: covered.outlines.map { {points: _1} })]
     end

@@ -8,6 +8,7 @@ module Lantern
       covering :pushed_folds, title: "Pushed folds", takes: %i[ribbon mesh fabric], several: true,
         summary: "Zigzag folds pushed through the rails from behind, a loop in each space."
       counts :pieces, "strips to cut"
+      hand :zigzag
 
       spread 0.05 # from memory
 

@@ -7,6 +7,7 @@ module Lantern
       covering :ribs, title: "Strips along the ribs", takes: %i[ribbon fabric mesh rope],
         summary: "A strip along every rib."
       counts :pieces, "strips to cut"
+      hand :tack
 
       spread 0.03 # from memory
 
@@ -50,6 +51,8 @@ module Lantern
       def steps = [step("ribs", "Glue a strip along each rib", "From one end to the other, both ends tucked under.", count:, unit: "ribs", minutes: count * 2.0)]
 
       def minutes = 1 + count * 2.0
+
+      def glue = lengths.sum.to_f
 
       def lies = [Draw::Lie.new(layer: id, what: "strips", kind: :line, materials: [material], width: width.to_f, front: covered.map { {points: _1.path.trace(0.0, step: _1.length / 24)} })]
     end

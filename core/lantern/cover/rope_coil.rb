@@ -8,6 +8,7 @@ module Lantern
       covering :rope_coil, title: "Rope coil", takes: %i[rope],
         summary: "Coils touch on the inside edge; short pieces close the outside."
       counts :turns, "coils"
+      hand :coil
 
       spread 0.04 # from memory
 
@@ -103,6 +104,8 @@ module Lantern
 
       # About half a minute a coil, and a little more a filler (from memory).
       def minutes = 3 + turns * 0.5 + fillers * 0.6
+
+      def glue = turns / 4 * 0.5 + fillers * 1.0 + 2.0
 
       def lies
         coils = Draw::Cords.coiled(form, id:, material:, count: turns, width: diameter, what: "coils")

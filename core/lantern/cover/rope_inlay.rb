@@ -69,7 +69,7 @@ module Lantern
       end
 
       def steps
-        [*super, step("inlay", "Lay the ribbon in", "Over #{over} coils, under #{under}, folding and tacking the ribbon at each change. #{repeats} repeats#{" close the round" if form.closed?}.", count: repeats, unit: "repeats", minutes: repeats * 1.5)]
+        [*super, step("inlay", "Lay the ribbon in", "Over #{over} coils, under #{under}, folding and tacking the ribbon at each change. #{repeats} repeats#{" close the round" if form.closed?}.", count: turns, unit: "coils", minutes: repeats * 1.5, move: "inlay", pattern: [["over", over], ["under", under]], rounds: "repeat")]
       end
 
       def minutes = super + repeats * 1.5

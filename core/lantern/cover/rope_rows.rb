@@ -7,6 +7,7 @@ module Lantern
       covering :rope_rows, title: "Rope in rows", takes: %i[rope],
         summary: "Level rows of rope across the shape, each as long as it is wide there."
       counts :rows, "rows"
+      hand :rows
 
       spread 0.04 # from memory
 
@@ -77,6 +78,8 @@ module Lantern
 
       # Just over a minute a row (from memory).
       def minutes = 2 + rows.size * 1.2
+
+      def glue = rows.size * 2.0
 
       def lies
         top = form.silhouette.box[1]

@@ -7,6 +7,7 @@ module Lantern
       covering :row_of, title: "A row of made-up pieces", takes: %i[ribbon mesh rope fabric wire],
         summary: "Bows, bundles or curls round the form, each made from the same recipe."
       counts :repeats, "pieces to make"
+      hand :tack
 
       spread 0.05 # from memory
 
@@ -76,6 +77,8 @@ module Lantern
 
       # Two minutes to make one, one to fix it (from memory).
       def minutes = 2 + count * 3.0
+
+      def glue = count * 1.0
 
       def lies
         parts.each_with_index.reject { |part, _| material_of(part).counted? }.flat_map do |part, i|

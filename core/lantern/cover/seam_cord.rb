@@ -7,6 +7,7 @@ module Lantern
       covering :seam_cord, title: "Cord along the seam", takes: %i[rope ribbon],
         summary: "Cord along the outside edge, where one form meets another."
       counts :strips, "rounds"
+      hand :tack
 
       spread 0.02 # from memory
 
@@ -47,6 +48,8 @@ module Lantern
         end
         strand.closed? ? points << points.first : points
       end
+
+      def glue = rounds * form.run
 
       def lies
         items = (0...rounds).to_a.product(form.path.strands).map { |round, strand| {points: seam(strand, form.half_face + thick * (round + 0.5))} }

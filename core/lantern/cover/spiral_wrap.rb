@@ -9,6 +9,7 @@ module Lantern
       covering :spiral_wrap, title: "Spiral wrap", takes: %i[ribbon fabric mesh],
         summary: "A strip goes round and round, each turn lapping the one before."
       counts :turns, "turns"
+      hand :wrap
 
       spread 0.06 # from memory
 
@@ -106,6 +107,8 @@ module Lantern
 
       # About half a minute a turn, and a minute a join (from memory).
       def minutes = 5 + turns * 0.5 + (cut_strips? ? strips : 0)
+
+      def glue = turns / 3 * 0.5 + 2.0
 
       def lies
         [Draw::Bands.wound(form, id:, material:, turns:, width: lying.to_f)]

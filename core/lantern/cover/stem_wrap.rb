@@ -7,6 +7,7 @@ module Lantern
       covering :stem_wrap, title: "Stem and tendrils", takes: %i[rope],
         summary: "Cord wound round the stem, and curled tendrils."
       counts :turns, "coils"
+      hand :coil
 
       spread 0.05 # from memory
 
@@ -73,6 +74,8 @@ module Lantern
       end
 
       def minutes = 2 + turns * 0.4 + tendrils
+
+      def glue = turns / 3 * 0.5 + 1.0
 
       def lies
         return [] unless form.stem

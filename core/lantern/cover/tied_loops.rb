@@ -8,6 +8,7 @@ module Lantern
       covering :tied_loops, title: "Loops caught in ties", takes: %i[ribbon mesh fabric],
         summary: "A wide strip gathered at tie after tie, a loop between each two."
       counts :pieces, "loops"
+      hand :catch
 
       spread 0.10 # from memory
 

@@ -9,6 +9,7 @@ module Lantern
       covering :weave, title: "Over and under", takes: %i[rope],
         summary: "Rope woven over and under the rails; slow, and it closes best."
       counts :passes, "passes"
+      hand :over_under
 
       spread 0.08 # from memory
 
@@ -91,6 +92,8 @@ module Lantern
 
       # A minute a pass (from memory).
       def minutes = 3 + passes * 1.0
+
+      def glue = 2.0
 
       def lies = [Draw::Cords.woven(form, id:, material:, passes:, width: diameter)]
 

@@ -47,6 +47,7 @@ module Lantern
         own = case kind
         when :ribbon, :mesh then [Field::Length.new(:width, required: true, label: "Width", help: "Edge to edge, laid flat.")]
         when :rope, :wire then [Field::Length.new(:diameter, required: true, most: 12, label: "Thickness", help: "Across it; for a soft rope, lightly pressed.")]
+        when :glue then [Field::Length.new(:diameter, most: 2, label: "Stick thickness", help: "Sticks are sold 7 or 11 mm thick, 100 mm long.")]
         else []
         end
         common_fields + own + soft_fields(kind) + ((kind == :fabric) ? [Field::Length.new(:lost_edge, zero: true, most: 6, label: "Lost at each edge", help: "Selvage, hem or frayed edge that is cut away.")] : []) + [stock_field(kind), offers_field(kind)]

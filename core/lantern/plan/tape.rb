@@ -13,7 +13,7 @@ module Lantern
       def figures
         used = @bill.entries.reject { _1.cutting.demand.none? }
         return [] if used.empty?
-        [*@layers.first(2).map { counts(_1) }, *lengths(used), packages(used), money, time, *sure(used)]
+        [*@layers.reject { _1.class.stage == :hang }.first(2).map { counts(_1) }, *lengths(used), packages(used), money, time, *sure(used)]
       end
 
       private

@@ -25,6 +25,7 @@ module Lantern
           "steps" => @bench.steps.map(&:to_h),
           "minutes" => @bench.minutes.round,
           "cautions" => @bench.cautions,
+          "supplies" => @bench.supplies.to_h, "findings" => @bench.findings.map(&:to_h),
           "drawing" => @drawing
         }
       end
@@ -91,13 +92,18 @@ module Lantern
         Tape.new(plan: @plan, layers: @layers, bill: @bill, bench: @bench).figures
       end
 
-      # Which stages have nothing left to settle.
+      def settled?(stage)
+        own = @layers.select { _1.class.stage == stage }
+        own.any? && own.flat_map(&:findings).none? { %i[stop warn].include?(_1.level) }
+      end
+
+      # Which stages have nothing left to settle. Whether it was made, the plan does not know.
       def stages
-        levels = @layers.flat_map { |layer| layer.findings.map(&:level) }
         {
           "form" => true,
-          "cover" => @layers.any? && (levels & %i[stop warn]).empty?,
+          "cover" => settled?(:cover), "trim" => settled?(:trim), "hang" => @layers.any?(Trim::Hanger) && settled?(:hang),
           "cut" => @stock.any? { !_1.demand.none? } && @stock.all? { _1.short.zero? },
+          "bench" => false,
           "buy" => @stock.any? { !_1.demand.none? } && @bill.to_buy.zero? && @stock.all? { _1.short.zero? }
         }
       end

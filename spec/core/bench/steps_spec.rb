@@ -9,13 +9,6 @@ RSpec.describe Lantern::Bench do
     expect(steps("door-11-knotted-check").map { _1["id"] }).to eq %w[prepare cut knots.knot fluff]
   end
 
-  it "never forgets the hanger, whatever the form" do
-    %w[wire foam board vine].each do |base|
-      first = work(form: {"base" => base, "outside" => 14, "inside" => 10})["steps"].first
-      expect(first["says"]).to match(/hanger/)
-    end
-  end
-
   it "counts what the figures say" do
     worked = Lantern.work(example_plan("door-7-rope-ring"))
     counted = worked["steps"].to_h { [_1["id"], [_1["count"], _1["unit"]]] }

@@ -63,7 +63,7 @@ RSpec.describe Lantern::Cover::Comparison do
 
   it "lists every covering once: those that suit as they would be planned, the others with the reason" do
     all = compared(foam(14, 10))
-    expect(all.map { _1["method"] }).to match_array Lantern::Cover.all.map { _1.method_name.to_s }
+    expect(all.map { _1["method"] }).to match_array Lantern::Cover.coverings.map { _1.method_name.to_s }
     suits, others = all.partition { _1["suits"] }
     expect(others.map { _1["method"] }).to match_array %w[weave pushed_folds ribs stem_wrap]
     expect(others.flat_map { _1["why"] }).to all(match(/\.\z/))
