@@ -9,6 +9,8 @@ module Server
     MOST_BYTES = 1_000_000
     # A stash of a hundred thousand lines, or everything there is.
     MOST_IN_A_FILE = 30_000_000
+    # A wreath finished, its photo with it.
+    MOST_WITH_PHOTO = 9_000_000
     # Deeper than any plan.
     MOST_NESTING = 40
 
@@ -32,7 +34,10 @@ module Server
 
     private
 
-    def most(env) = %w[/api/stash.csv /api/archive.json].include?(env["PATH_INFO"]) ? MOST_IN_A_FILE : MOST_BYTES
+    def most(env)
+      return MOST_WITH_PHOTO if env["PATH_INFO"].end_with?("/finish")
+      %w[/api/stash.csv /api/archive.json].include?(env["PATH_INFO"]) ? MOST_IN_A_FILE : MOST_BYTES
+    end
 
     def refuse(status, says) = [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
   end

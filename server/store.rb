@@ -33,7 +33,7 @@ module Server
     # Raised when a wreath was cut already, or was not cut at all.
     Settled = Class.new(StandardError)
 
-    attr_reader :wreaths, :materials, :forms, :ledger, :occasions, :archive
+    attr_reader :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook
 
     # @param database [Sequel::Database]
     def initialize(database)
@@ -45,6 +45,8 @@ module Server
       @wreaths = Wreaths.new(database, @materials, @ledger)
       @forms = Forms.new(database)
       @archive = Archive.new(database)
+      @bench = Bench.new(database)
+      @notebook = Notebook.new(database, @wreaths, @materials, @ledger, @bench)
       @occasions = Occasions.new(database, @wreaths)
     end
 
@@ -70,7 +72,9 @@ module Server
   end
 end
 
+require_relative "store/bench"
 require_relative "store/forms"
 require_relative "store/materials"
+require_relative "store/notebook"
 require_relative "store/occasions"
 require_relative "store/wreaths"

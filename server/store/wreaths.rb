@@ -85,7 +85,7 @@ module Server
         plan = JSON.parse(row[:plan])
         plan = plan.merge("materials" => fresh(plan, stash || @materials.by_slug)) unless row[:cut_action]
         ticks ||= @database[:ticks].where(wreath_id: row[:id]).select_map(:place)
-        stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks, "occasion" => row[:occasion_id])
+        stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks, "occasion" => row[:occasion_id], "made" => @database[:makes].where(wreath_id: row[:id]).count)
       end
 
       def fresh(plan, stash) = Array(plan["materials"]).map { |material| @materials.fresh(material, stash, plan["units"]) }

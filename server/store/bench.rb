@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Server
+  class Store
+    # Where a wreath stands at the bench. A device sends what happened, each with a name of its own, and
+    # sends it again until it is told that it arrived; what arrived before counts once. So a count is the
+    # sum of what happened, and two devices on one wreath agree.
+    class Bench
+      # @param database [Sequel::Database]
+      def initialize(database)
+        @database = database
+      end
+
+      # @param events [Array<Hash>] `event`, `step`, `kind` (`count`, `go` or `time`) and `amount`
+      # @return [Hash] where the wreath now stands
+      # @raise [Missing]
+      def take(id, events)
+        @database.transaction do
+          exists(id)
+          rows = events.map { |event| {wreath_id: id, event: event["event"], step: event["step"], kind: event["kind"], amount: event["amount"] || 0} }
+          @database[:bench_events].insert_ignore.multi_insert(rows) if rows.any?
+        end
+        state(id)
+      end
+
+      # @return [Hash] counts and seconds by step, the step that somebody went to last, and how many were
+      #   finished before this one
+      # @raise [Missing]
+      def state(id)
+        exists(id)
+        sums = ->(kind) { open(id).where(kind:).group(:step).select_hash(:step, Sequel.function(:sum, :amount).as(:total)).transform_values { [_1.to_i, 0].max } }
+        {"counts" => sums.call("count"), "seconds" => sums.call("time"), "place" => open(id).where(kind: "go").reverse(:id).get(:step), "finished" => finished(id)}
+      end
+
+      # @return [Integer] how many of a wreath were finished
+      def finished(id) = @database[:makes].where(wreath_id: id).count
+
+      # What happened belongs to a finished make; the next one begins at nought.
+      def close(id, make) = open(id).update(make_id: make)
+
+      private
+
+      def open(id) = @database[:bench_events].where(wreath_id: id, make_id: nil)
+
+      def exists(id) = @database[:wreaths].where(id:).any? || raise(Missing)
+    end
+  end
+end

@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+require "base64"
+require_relative "shelf"
+
+module Server
+  class Store
+    # The notebook: what each finished wreath took against what was planned, and what that teaches.
+    class Notebook < Shelf
+      MOST_PHOTO = 6_000_000
+      # A photo is what its first bytes say it is.
+      PHOTOS = {"image/jpeg" => "\xFF\xD8\xFF".b, "image/png" => "\x89PNG\r\n".b, "image/webp" => "RIFF".b}.freeze
+
+      def initialize(database, wreaths, materials, ledger, bench)
+        super(database)
+        @wreaths, @materials, @ledger, @bench = wreaths, materials, ledger, bench
+      end
+
+      # @return [Array<Hash>] the latest first
+      def all = rows.reverse(:id).select(*COLUMNS).map { show(_1) }
+
+      # The short form at the end of a make, filled in from the counts.
+      # @raise [Missing, Lantern::Plan::Refused]
+      def form(wreath_id) = Lantern::Bench::Finish.new(@wreaths.find(wreath_id)["plan"]).form(@bench.state(wreath_id)["counts"])
+
+      # Ends a make: it goes into the notebook, what was used more or less than planned into the ledger.
+      # @param said [Hash] `used` by material, `note`, `photo` as a data address
+      # @return [Hash] the make
+      # @raise [Missing, Lantern::Plan::Refused]
+      def finish(wreath_id, said)
+        @database.transaction do
+          wreath = @wreaths.find(wreath_id)
+          finish = Lantern::Bench::Finish.new(wreath["plan"])
+          type, bytes = photo(said["photo"])
+          state = @bench.state(wreath_id)
+          id = rows.insert(wreath_id:, wreath_name: wreath["name"], plan: JSON.generate(wreath["plan"]), lines: JSON.generate(finish.lines(said["used"] || {})), minutes: state["seconds"].values.sum / 60,
+            steps: JSON.generate(state["seconds"]), note: said["note"].to_s.strip[0, 4000], photo: bytes && Sequel.blob(bytes), photo_type: type)
+          @bench.close(wreath_id, id)
+          settle(wreath, finish.over(said["used"] || {})) if wreath["cut"]
+          show(row(id))
+        end
+      end
+
+      # @return [(String, String)] its type and its bytes
+      # @raise [Missing]
+      def photo_of(id) = rows.where(id:).exclude(photo: nil).get(%i[photo_type photo]) || raise(Missing)
+
+      # What finished makes teach, covering by covering and material by material.
+      # @return [Array<Hash>] ready for JSON
+      def learned
+        lines = rows.order(:id).select_map(:lines).flat_map { JSON.parse(_1) }.select { _1["planned"].positive? && _1["used"].positive? }
+        lines.group_by { _1.values_at("method", "material") }.filter_map do |(method, material), same|
+          covering = Lantern::Cover.find(method) or next
+          ratios = same.map { (_1["used"] / _1["planned"]).clamp(0.2, 5.0) }
+          learned = Lantern::Measure::Learned.from(method, material, ratios, spread: [covering.spread, 0.01].max)
+          {"method" => method, "title" => covering.title, "material" => material, "name" => same.last["name"], "factor" => learned.factor, "spread" => learned.spread, "makes" => learned.makes,
+           "ratios" => ratios.map { _1.round(4) }, "says" => learned.says}
+        end
+      end
+
+      private
+
+      COLUMNS = %i[id wreath_id wreath_name plan lines minutes steps note photo_type version created_at updated_at].freeze
+      private_constant :COLUMNS
+
+      def table = :makes
+
+      # What was used beyond the cut sheet comes off the longest remnant, what was not used comes back.
+      def settle(wreath, over)
+        ids = @materials.locked_ids(over.keys)
+        plan = Lantern::Plan::Document.read(wreath["plan"])
+        entries = over.flat_map { |material, inches| ids[material] ? difference(ids[material], (inches * Ledger::PER_INCH).round, (plan.smallest_remnant * Ledger::PER_INCH).round) : [] }
+        @ledger.write("corrected", entries, wreath: {id: wreath["id"], name: wreath["name"]}) if entries.any?
+      end
+
+      def difference(material_id, more, smallest)
+        return (-more >= smallest) ? [{material_id:, kind: "returned", length: -more, change: 1}] : [] if more <= 0
+        lot = @ledger.stock([material_id]).fetch(material_id, []).select { _1.length >= more }.max_by(&:length) or return []
+        rest = lot.length - more
+        [{material_id:, kind: "cut", change: -1, **lot.sides}, ({material_id:, kind: "remnant", length: rest, change: 1} if rest >= smallest)].compact
+      end
+
+      def photo(address)
+        return if address.nil? || address.empty?
+        type, encoded = address.match(%r{\Adata:(image/(?:jpeg|png|webp));base64,(.+)\z}m)&.captures
+        bytes = encoded && Base64.strict_decode64(encoded)
+        return [type, bytes] if bytes && bytes.bytesize <= MOST_PHOTO && bytes.start_with?(PHOTOS.fetch(type))
+        refuse_photo
+      rescue ArgumentError
+        refuse_photo
+      end
+
+      def refuse_photo = raise(Lantern::Plan::Refused.at("photo", "The photo must be a JPEG, PNG or WebP picture of at most 6 MB."))
+
+      def show(row)
+        stamps(row).merge("wreath" => row[:wreath_id], "wreath_name" => row[:wreath_name], "lines" => JSON.parse(row[:lines]), "minutes" => row[:minutes], "note" => row[:note],
+          "photo" => !row[:photo_type].nil?, "made_at" => row[:created_at].utc.strftime("%Y-%m-%dT%H:%M:%SZ"))
+      end
+    end
+  end
+end
