@@ -11,7 +11,7 @@ module Lantern
       # @return [Work]
       def work(plan, form, layers, stock)
         cut = cutting(stock)
-        each = [prepare(form), *first(layers), *of(layers, :cover), *of(layers, :trim), *last(layers), fluff]
+        each = [prepare(form), *first(layers), *of(layers, :cover), *of(layers, :trim), *last(layers), fluff].map { lengths(_1, layers, stock, plan) }
         hanging = each.size - 1 - last(layers).size
         steps = [each.first, *first(layers), *cut, *each[(1 + first(layers).size)...hanging], *each[hanging..]]
         Work.new(steps:, cautions: Cautions.for(form, layers), minutes: each.sum(&:minutes) * plan.quantity + cut.sum(&:minutes), supplies: Supplies.new(plan, layers), findings: forgotten(layers))
@@ -29,6 +29,19 @@ module Lantern
 
       # Every step knows which layer it belongs to, and how the hand goes.
       def steps(layer) = layer.steps.map { |step| step.with(layer: layer.id, move: step.move || layer.class.hand) }
+
+      # After how many turns each length of what is wound comes to its end, where one wreath is cut from
+      # them and nothing else is.
+      def lengths(step, layers, stock, plan)
+        layer = layers.find { _1.id == step.layer }
+        return step unless step.count && plan.quantity == 1 && layer.respond_to?(:length_per_turn) && layer.respond_to?(:turns) && step.count == layer.turns
+        needs = layers.flat_map(&:required).select { _1.run? && _1.material == layer.material.id }
+        return step unless needs.one?
+        runs = stock.find { _1.material.id == layer.material.id }.bars.flat_map(&:cuts).select(&:run?)
+        return step if runs.size < 2
+        reached = 0.0
+        step.with(changes: runs[0...-1].map { |cut| ((reached += cut.length.to_f - needs[0].join) / layer.length_per_turn).floor }.select { _1.between?(1, step.count - 1) })
+      end
 
       def prepare(form)
         says = {wire: "Tape over cut wire ends.", foam: "Brush off loose crumbs.", board: "Smooth the cut edges.", vine: "Trim stray twigs."}.fetch(form.base)

@@ -72,10 +72,12 @@ module Server
 
       def table = :wreaths
 
+      # What is cut is cut from a lot that is on hand, whose size a plan in other units only has rounded.
       def moves(plan, ids)
         Lantern::Cut::Move.all(plan).filter_map do |move|
           next unless ids[move.material]
-          {kind: move.kind.to_s, **Ledger::Lot.of(ids[move.material], move.to_h, move.change).to_h.except(:count), change: move.change}
+          lot = Ledger::Lot.of(ids[move.material], move.to_h, move.change)
+          {kind: move.kind.to_s, material_id: lot.material_id, change: lot.count, **((move.kind == :cut) ? @ledger.sides_on_hand(lot) : lot.sides)}
         end
       end
 

@@ -2,6 +2,8 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query"
 import { StrictMode } from "react"
 import { createRoot } from "react-dom/client"
 import { BrowserRouter, Navigate, Route, Routes } from "react-router"
+import { BenchScreen } from "./bench/BenchScreen"
+import { NotebookScreen } from "./notebook/NotebookScreen"
 import { OccasionScreen } from "./occasions/OccasionScreen"
 import { OccasionsScreen } from "./occasions/OccasionsScreen"
 import { StashScreen } from "./stash/StashScreen"
@@ -18,6 +20,8 @@ createRoot(document.getElementById("root")!).render(
         <Routes>
           <Route path="/" element={<WreathsScreen />} />
           <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
+          <Route path="/wreaths/:id/bench" element={<BenchScreen />} />
+          <Route path="/notebook" element={<NotebookScreen />} />
           <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
           <Route path="/occasions" element={<OccasionsScreen />} />
           <Route path="/occasions/:id" element={<OccasionScreen />} />

@@ -69,3 +69,10 @@ export const useWorkedOccasion = (id: number) =>
       return data ? { worked: data, problems: [] } : { problems: problemsOf(error) }
     },
   })
+
+/** What was made, and what it teaches. */
+export const useNotebook = () => useQuery({ queryKey: ["notebook"], queryFn: async () => answered(await api.GET("/notebook")) })
+
+/** What of a wreath can be printed at its true size; not asked while the plan cannot be worked. */
+export const useTemplates = (id: number, stale: boolean) =>
+  useQuery({ queryKey: ["templates", id], enabled: !stale, queryFn: async () => answered(await api.GET("/wreaths/{id}/templates", { params: { path: { id } } })).templates })

@@ -5,7 +5,7 @@ import { useCoverings, useStash } from "../api/queries"
 import { Thumbnail } from "../drawing/Thumbnail"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
-import { withMaterials } from "../wreath/CoverStage"
+import { withMaterials } from "../wreath/layers"
 import { SideBySide } from "./SideBySide"
 
 const orders: Record<string, { says: string; by: (a: Compared, b: Compared) => number }> = {

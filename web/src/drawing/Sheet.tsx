@@ -3,6 +3,7 @@ import type { Bare, Material, Plan, WorkedPlan } from "../api/client"
 import { useBare } from "../api/queries"
 import { Covered, isMore } from "./Covered"
 import { CutThrough } from "./CutThrough"
+import { Handles } from "./Handles"
 import { Dimensions, Gaps } from "./Dimensions"
 import { SizeField } from "./SizeField"
 import { TapeLaid } from "./TapeLaid"
@@ -22,8 +23,14 @@ export interface Sizing {
   onSize: (about: string, text: string) => void
 }
 
+/** What can be put at its place on the drawing itself. */
+export interface Placing {
+  layers: { id: string; says: string; at: number }[]
+  onPlace: (layer: string, at: number) => void
+}
+
 /** The drawing on its own paper: to scale, live, with its dimension lines and the gaps that show. */
-export function Sheet({ worked, materials, sizing, plan }: { worked: WorkedPlan; materials: Material[]; sizing?: Sizing; plan?: Plan }) {
+export function Sheet({ worked, materials, sizing, plan, placing }: { worked: WorkedPlan; materials: Material[]; sizing?: Sizing; plan?: Plan; placing?: Placing }) {
   const [looking, setLooking] = useState(false)
   const bare = useBare(looking && plan?.layers?.length ? plan : undefined).data
   const paper = useRef<HTMLDivElement>(null)
@@ -55,7 +62,7 @@ export function Sheet({ worked, materials, sizing, plan }: { worked: WorkedPlan;
       <div ref={paper} className="relative min-h-0 flex-1 p-2">
         {view === "cut"
           ? <CutThrough drawing={drawing} girth={answer("Once round the band")} face={answer("Across the band")} />
-          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} sizing={sizing} onType={type} bare={looking && view === "front" ? bare : undefined} />}
+          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} sizing={sizing} placing={view === "front" ? placing : undefined} onType={type} bare={looking && view === "front" ? bare : undefined} />}
         {sizing && typing && view !== "cut" && (
           <SizeField key={typing.about} label={sizing.labels[typing.about] ?? ""} said={worked.lengths[typing.about] ?? ""} place={typing} problem={sizing.problem(typing.about)}
             onSize={(text) => sizing.onSize(typing.about, text)} onDone={() => setTyping(undefined)} />
@@ -66,21 +73,22 @@ export function Sheet({ worked, materials, sizing, plan }: { worked: WorkedPlan;
   )
 }
 
-interface PlaneProps { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number; sizing?: Sizing; onType: (about: string, place: DOMRect) => void; bare?: Bare }
+interface PlaneProps { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number; sizing?: Sizing; placing?: Placing; onType: (about: string, place: DOMRect) => void; bare?: Bare }
 
-function Plane({ worked, materials, side, pointed, sizing, onType, bare }: PlaneProps) {
+function Plane({ worked, materials, side, pointed, sizing, placing, onType, bare }: PlaneProps) {
   const { drawing } = worked
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
   const letter = Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
   const box = [left - letter * 6.5, top - letter * 1.2, right - left + letter * 13, bottom - top + letter * 4.4]
   const says = `${worked.name}, seen from the ${side}: ${drawing.layers.map((lie) => `${lie.front.length} ${lie.what}`).join(", ") || "the bare form"}.`
   return (
-    <svg viewBox={box.join(" ")} className="h-full w-full" role={sizing ? "group" : "img"} aria-label={says}>
+    <svg viewBox={box.join(" ")} className="h-full w-full" role={sizing || placing?.layers.length ? "group" : "img"} aria-label={says}>
       <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} />
       {sizing?.measuring && <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />}
       <Dimensions drawing={drawing} letter={letter} sizing={sizing} onType={onType} mirrored={side === "back"} />
       {bare && <g fill="var(--color-error)" aria-hidden="true" className="bare-places">{bare.patches.map(([x, y], index) => <circle key={index} cx={x} cy={y} r={letter * 0.13} />)}</g>}
-      <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />
+      {!placing && <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />}
+      {placing && <Handles drawing={drawing} letter={letter} placing={placing} />}
     </svg>
   )
 }
@@ -99,6 +107,7 @@ function Legend({ worked, materials, onPoint }: { worked: WorkedPlan; materials:
     <ul className="absolute right-3 top-1 max-w-48 text-sm" aria-label="What is drawn">
       {worked.drawing.layers.map((lie, index) => {
         const second = isMore(worked.drawing.layers, index)
+        if (lie.what === "pinch") return null
         return (
           <li key={index}>
             <button type="button" className="flex cursor-pointer items-center gap-2 py-0.5 text-left" onMouseEnter={() => onPoint(index)} onMouseLeave={() => onPoint(undefined)} onFocus={() => onPoint(index)} onBlur={() => onPoint(undefined)}>
@@ -107,7 +116,7 @@ function Legend({ worked, materials, onPoint }: { worked: WorkedPlan; materials:
                   <span key={id} className="h-3 w-5 rounded-full border border-neutral/60 not-first:-ml-2" style={{ background: second ? "var(--color-primary)" : colourOf(materials.find((material) => material.id === id)) }} />
                 ))}
               </span>
-              {lie.front.length} {lie.what}
+              {lie.front.length > 0 ? `${lie.front.length} ${lie.what}` : `${lie.what}, behind`}
             </button>
           </li>
         )

@@ -14,6 +14,7 @@ const places = [
   { to: "/", says: "Wreaths" },
   { to: "/stash", says: "Stash" },
   { to: "/occasions", says: "Occasions" },
+  { to: "/notebook", says: "Notebook" },
 ]
 
 /** What stands at the head of every screen. */

@@ -54,7 +54,7 @@ function Figure({ figure, onOpen }: { figure: TapeFigure; onOpen: () => void }) 
 }
 
 /** The marks of a measure, from edge to edge. */
-function Marks() {
+export function Marks() {
   return (
     <svg className="block h-4 w-full" aria-hidden="true">
       <pattern id="tape-marks" width="77" height="16" patternUnits="userSpaceOnUse" x="24">

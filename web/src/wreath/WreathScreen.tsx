@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from "react"
 import { Link, useParams } from "react-router"
 import { answered, api, sent, type Declarations, type Plan, type Problem, type Units, type WorkedPlan } from "../api/client"
 import { useDeclarations, useWork } from "../api/queries"
-import { Sheet, type Sizing } from "../drawing/Sheet"
+import { Sheet, type Placing, type Sizing } from "../drawing/Sheet"
 import { Dialog } from "../pieces/Dialog"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
@@ -11,6 +11,8 @@ import { BuyStage } from "./BuyStage"
 import { Cord } from "./Cord"
 import { CoverStage } from "./CoverStage"
 import { CutStage } from "./CutStage"
+import { HangStage } from "./HangStage"
+import { TrimStage } from "./TrimStage"
 import { FormStage } from "./FormStage"
 import { put } from "./places"
 import { Tape } from "./Tape"
@@ -27,14 +29,14 @@ export interface StageProps {
   onMeasure: (place: string | undefined) => void
   id: number
   /** Whether the material was taken out of the stash, and which cuts are made. */
-  bench: { cut: boolean; ticks: string[] }
+  bench: { cut: boolean; ticks: string[]; made: number }
   onTick: (place: string, done: boolean) => void
   /** Takes what the sheet says out of the stash; without one, puts it back. */
   onStash: (sheet?: WorkedPlan["cut_sheet"]) => void
   refused: string
 }
 
-const stageScreens: Record<string, (props: StageProps) => React.ReactNode> = { form: FormStage, cover: CoverStage, cut: CutStage, buy: BuyStage }
+const stageScreens: Record<string, (props: StageProps) => React.ReactNode> = { form: FormStage, cover: CoverStage, trim: TrimStage, hang: HangStage, cut: CutStage, buy: BuyStage }
 
 const savingSays: Record<Saving, string> = { saved: "saved", saving: "saving", waiting: "saving", conflict: "changed elsewhere", failed: "not saved yet, trying again" }
 
@@ -73,6 +75,11 @@ export function WreathScreen() {
     problem: (about) => problems.find((problem) => problem.at === about)?.says,
     onSize: (about, text) => change(put(plan, about, /^\d+(\.\d+)?$/.test(text.trim()) ? Number(text) : text.trim() === "" ? undefined : text)),
   }
+  const placed = declarations.coverings.filter((each) => each.stage !== "cover" && each.options.some((option) => option.name === "at")).map((each) => each.method)
+  const placing: Placing = {
+    layers: (plan.layers ?? []).filter((layer) => placed.includes(layer.method)).map((layer) => ({ id: layer.id, says: declarations.coverings.find((each) => each.method === layer.method)?.title ?? layer.method, at: Number((layer as Record<string, unknown>).at ?? worked?.layers.find((each) => each.id === layer.id)?.settings.at ?? 6) })),
+    onPlace: (id, at) => change(put(plan, `layers.${(plan.layers ?? []).findIndex((layer) => layer.id === id)}.at`, at)),
+  }
   const loose = problems.filter((problem) => !/^(form|layers)\./.test(problem.at))
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
@@ -89,9 +96,9 @@ export function WreathScreen() {
           <span role="status" className="text-sm text-quiet">{savingSays[wreath.saving]}</span>
           {undo && <button type="button" className="link-button text-sm" onClick={undo}>Undo</button>}
         </div>
-        <Cord current={stage === "coverings" ? "cover" : stage} settled={problems.length > 0 ? undefined : worked?.stages} />
+        <Cord current={stage === "coverings" ? "cover" : stage} settled={problems.length > 0 ? undefined : worked?.stages} made={wreath.bench.made > 0} />
         {stage === "coverings" ? <CoveringsView plan={plan} onChoose={change} /> : <div className="grid min-h-0 flex-1 gap-6 px-4 pb-3 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
-          {worked ? <Sheet worked={worked} materials={plan.materials ?? []} sizing={stage === "form" ? sizing : undefined} plan={stage === "cover" ? plan : undefined} /> : <div className="rounded border border-base-300 bg-base-200 p-6 text-quiet">{problems.length > 0 ? "The drawing comes when the sizes can be." : "Drawing the form…"}</div>}
+          {worked ? <Sheet worked={worked} materials={plan.materials ?? []} sizing={stage === "form" ? sizing : undefined} plan={stage === "cover" ? plan : undefined} placing={stage === "trim" || stage === "hang" ? placing : undefined} /> : <div className="rounded border border-base-300 bg-base-200 p-6 text-quiet">{problems.length > 0 ? "The drawing comes when the sizes can be." : "Drawing the form…"}</div>}
           <div className="min-h-0 lg:overflow-y-auto lg:pr-2" tabIndex={0} role="region" aria-label="Stage">
             {loose.length > 0 && <ul className="border-l-4 border-error pl-3">{loose.map((problem) => <li key={problem.at + problem.says} className="font-semibold text-error"><Prose>{problem.says}</Prose></li>)}</ul>}
             {problems.length > 0 && worked && <p className="text-sm text-quiet">The drawing and the tape show the last plan that could be worked.</p>}

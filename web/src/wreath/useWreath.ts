@@ -18,7 +18,7 @@ export function useWreath(id: number) {
   const [past, setPast] = useState<Plan[]>([])
   const [saving, setSaving] = useState<Saving>("saved")
   const [theirs, setTheirs] = useState<Wreath>()
-  const [bench, setBench] = useState<{ cut: boolean; ticks: string[] }>({ cut: false, ticks: [] })
+  const [bench, setBench] = useState<{ cut: boolean; ticks: string[]; made: number }>({ cut: false, ticks: [], made: 0 })
   const [refused, setRefused] = useState("")
   const version = useRef(0)
   const waiting = useRef<Plan>(undefined)

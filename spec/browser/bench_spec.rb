@@ -1,0 +1,212 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "tmpdir"
+require_relative "../support/browser"
+require_relative "../support/keys"
+
+RSpec.describe "The bench on the screen", :browser, :store do
+  before { load_demo }
+
+  def at_the_bench(name)
+    id = RealStore.store.wreaths.all.find { _1["name"].include?(name) }["id"]
+    visit "/wreaths/#{id}/bench"
+    expect(page).to have_css("h2", text: "Prepare the form")
+    id
+  end
+
+  def shown = find("[data-count]").text.to_i
+
+  def arrived = expect(page).to(have_css("[data-kept]", text: "on the server"))
+
+  it "takes an empty plan to a page of the notebook, by keyboard alone" do
+    visit "/"
+    expect(page).to have_css("h2 a", text: "Door 7, rope ring")
+    choose_with_keys("New wreath")
+    expect(page).to have_css("footer li")
+    choose_with_keys(/\ACover/)
+    choose_with_keys("Take this layer off")
+    expect(page).to have_css("h2", text: "Nothing on it yet")
+    choose_with_keys("Rope coil")
+    expect(page).to have_css("h2", text: "Rope coil")
+    choose_with_keys(/\AHang/)
+    choose_with_keys("Add: hanger")
+    expect(page).to have_css("h2", text: "Hanger")
+    choose_with_keys(/\ATrim/)
+    choose_with_keys("Add: bow")
+    expect(page).to have_css("h2", text: "Bow")
+    tab_to("Bow: at, by the clock")
+    press(:right, :right)
+    expect(page).to have_css("[role=slider][aria-valuenow='7']")
+    saved
+    choose_with_keys(/\ACut/)
+    choose_with_keys("I cut it")
+    expect(page).to have_text("Cut: its material is out of the stash")
+    choose_with_keys(/\ABench/)
+    expect(page).to have_css("h2", text: "Prepare the form")
+    press(:enter)
+    expect(page).to have_css("h2", text: "Fit the hanger")
+    press(:enter)
+    expect(page).to have_css("h2", text: "Cut the pieces")
+    press(:right)
+    expect(page).to have_css("h2", text: "Coil the cord")
+    total = find("[role=status]")["aria-label"][/of (\d+)/, 1].to_i
+    total.times { press(:space) }
+    expect(page).to have_css("[data-count]", text: /\A#{total}\z/)
+    press("-")
+    expect(page).to have_css("[data-count]", text: /\A#{total - 1}\z/)
+    press(:space)
+    until page.has_css?("button", text: "Finish", exact_text: true, wait: 0)
+      before = find("h2").text
+      press(:right)
+      expect(page).to have_no_css("h2", text: before, exact_text: true)
+    end
+    press(:right)
+    expect(page).to have_css("h2", text: "What did it take?")
+    expect(page).to have_field("Indigo cord", with: /ft/)
+    tab_to("A note for next time")
+    press("Count twice.")
+    choose_with_keys("Into the notebook")
+    expect(page).to have_css("h3 a", text: "New wreath")
+    expect(page).to have_text("Count twice.")
+    expect(page).to be_axe_clean
+  end
+
+  it "goes the same way by touch on a phone, its targets large enough for sticky hands" do
+    keep_window(390, 844) do
+      id = at_the_bench("undyed rope")
+      expect(page).to be_axe_clean
+      small = page.evaluate_script("[...document.querySelectorAll('button, a')].filter((e) => e.getBoundingClientRect().height < 44).map((e) => e.textContent)")
+      expect(small).to eq []
+      until page.has_css?("h2", text: "Coil the cord", wait: 0)
+        before = find("h2").text
+        click_on "Next step", match: :first
+        expect(page).to have_no_css("h2", text: before, exact_text: true)
+      end
+      # A tap anywhere counts.
+      find("section[aria-label='As far as it is made'] svg", match: :first).click
+      find("section[aria-label='The step'] p", match: :first).click
+      click_on "One more"
+      expect(page).to have_css("[data-count]", text: /\A3\z/)
+      click_on "Take back"
+      expect(page).to have_css("[data-count]", text: /\A2\z/)
+      arrived
+      page.refresh
+      expect(page).to have_css("h2", text: "Coil the cord")
+      expect(shown).to eq 2
+      find("nav[aria-label=Steps] button", text: "Look from a distance").click
+      click_on "Finish"
+      expect(page).to have_css("h2", text: "What did it take?")
+      expect(page).to be_axe_clean
+      fill_in "Undyed rope", with: "many"
+      click_on "Into the notebook"
+      expect(page).to have_css("[role=alert]", text: /“many” is none/)
+      fill_in "Undyed rope", with: "60 ft"
+      photo = Tempfile.new(["photo", ".png"]).tap { page.driver.save_screenshot(_1.path) }
+      attach_file "A photo", photo.path
+      expect(page).to have_css("img[alt='The finished wreath']")
+      click_on "Into the notebook"
+      expect(page).to have_css("img[alt='Door 14, undyed rope and bow, finished']")
+      expect(RealStore.store.bench.finished(id)).to eq 1
+      expect(page).to be_axe_clean
+    end
+  end
+
+  it "says where it stands in the rounds of a pattern" do
+    at_the_bench("ribbon laid in")
+    find("nav[aria-label=Steps] button", text: "Lay the ribbon in").click
+    expect(page).to have_text("next: over 1 of 4, repeat 1")
+    5.times { press(:space) }
+    expect(page).to have_text("next: under 2 of 2, repeat 1")
+    press(:space)
+    expect(page).to have_text("next: over 1 of 4, repeat 2")
+    press(:backspace)
+    expect(page).to have_text("next: under 2 of 2, repeat 1")
+  end
+
+  it "counts on when the network is gone, and sends it all when it is back" do
+    id = at_the_bench("rope ring")
+    find("nav[aria-label=Steps] button", text: "Coil the cord").click
+    2.times { press(:space) }
+    expect(page).to have_css("[data-count]", text: /\A2\z/)
+    arrived
+    page.driver.browser.network.offline_mode
+    3.times { press(:space) }
+    expect(page).to have_css("[data-count]", text: /\A5\z/)
+    expect(page).to have_css("[data-kept]", text: "the server is away: kept on this table")
+    expect(RealStore.store.bench.state(id)["counts"]["base.coil"]).to eq 2
+    page.driver.browser.network.emulate_network_conditions(offline: false)
+    arrived
+    expect(RealStore.store.bench.state(id)["counts"]["base.coil"]).to eq 5
+  end
+
+  it "agrees with another device on the same wreath" do
+    id = at_the_bench("rope ring")
+    find("nav[aria-label=Steps] button", text: "Coil the cord").click
+    press(:space)
+    arrived
+    RealStore.store.bench.take(id, [{"event" => "another-device", "step" => "base.coil", "kind" => "count", "amount" => 4}])
+    expect(page).to have_css("[data-count]", text: /\A5\z/)
+    press(:space)
+    expect(page).to have_css("[data-count]", text: /\A6\z/)
+    arrived
+    expect(RealStore.store.bench.state(id)["counts"]["base.coil"]).to eq 6
+  end
+end
+
+RSpec.describe "A server that dies at the bench", :browser do
+  let(:var) { Dir.mktmpdir("lantern-bench") }
+
+  def start(port)
+    reader, writer = IO.pipe
+    pid = Process.spawn({"VAR" => var, "PORT" => port.to_s}, RbConfig.ruby, "server/launch.rb", out: writer, err: File::NULL)
+    writer.close
+    said = +""
+    Timeout.timeout(90) { said << reader.readline until said.include?("Crisp Lantern is at") }
+    [pid, said[%r{http://[\d.]+:\d+}]]
+  end
+
+  def kill(pid, signal)
+    Process.kill(signal, pid)
+    Process.wait(pid)
+  end
+
+  after do
+    Capybara.app_host = nil
+    Server::MariaDB.new(File.join(var, "mariadb")).stop
+    FileUtils.rm_rf(var)
+  end
+
+  it "has the right count at every step, killed and started again" do
+    port = TCPServer.open("127.0.0.1", 0) { _1.addr[1] }
+    pid, address = start(port)
+    Capybara.app_host = address
+    Capybara.run_server = false
+    visit "/"
+    first("h2 a", text: "Door 7, rope ring").click
+    id = page.current_path[%r{/wreaths/(\d+)}, 1]
+    visit "/wreaths/#{id}/bench"
+    {"Cut the pieces" => 2, "Coil the cord" => 3, "Push in the fillers" => 4}.each do |title, count|
+      find("nav[aria-label=Steps] button", text: title).click
+      expect(page).to have_css("h2", text: title)
+      press(:space)
+      expect(page).to have_css("[data-count]", text: /\A1\z/)
+      kill(pid, "KILL")
+      (count - 1).times { press(:space) }
+      expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
+      expect(page).to have_css("[data-kept]", text: "the server is away")
+      pid, again = start(port)
+      expect(again).to eq address
+      expect(page).to have_css("[data-kept]", text: "on the server", wait: 20)
+      expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
+      page.refresh
+      expect(page).to have_css("h2", text: title)
+      expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
+    end
+    kept = JSON.parse(Net::HTTP.get(URI("#{address}/api/wreaths/#{id}/bench")))
+    expect(kept["counts"]).to eq("cut" => 2, "base.coil" => 3, "base.fill" => 4)
+    kill(pid, "TERM")
+  ensure
+    Capybara.run_server = true
+  end
+end

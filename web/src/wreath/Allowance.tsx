@@ -1,0 +1,29 @@
+import type { Plan, PlanLayer } from "../api/client"
+import { useNotebook } from "../api/queries"
+
+type Taken = { method: string; material: string; factor: number; spread: number; makes: number }
+
+/** What finished makes teach of a layer: offered, taken up by the plan, or left. */
+export function Allowance({ plan, layer, onChange }: { plan: Plan; layer: PlanLayer; onChange: (plan: Plan) => void }) {
+  const learned = useNotebook().data?.learned ?? []
+  const taken = (plan.learned ?? []) as unknown as Taken[]
+  const about = (each: { method: string; material: string }) => each.method === layer.method && (each.material === layer.material || (layer.materials ?? []).includes(each.material))
+  const keep = (next: Taken[]) => onChange({ ...plan, learned: next.length > 0 ? (next as unknown as Plan["learned"]) : undefined })
+  return (
+    <>
+      {learned.filter(about).map((each) => {
+        const own = taken.find((one) => one.method === each.method && one.material === each.material)
+        const current = own && own.factor === each.factor && own.makes === each.makes
+        const { method, material, factor, spread, makes } = each
+        return (
+          <p key={each.material} className="flex flex-wrap items-center gap-3 border-l-4 border-secondary py-1 pl-3">
+            <span>{each.says} of {each.name}.</span>
+            {current
+              ? <><span className="text-sm text-quiet">The plan counts with it.</span><button type="button" className="link-button text-sm" onClick={() => keep(taken.filter((one) => one !== own))}>Leave it out</button></>
+              : <button type="button" className="plain-button" onClick={() => keep([...taken.filter((one) => one !== own), { method, material, factor, spread, makes }])}>Plan with it</button>}
+          </p>
+        )
+      })}
+    </>
+  )
+}

@@ -1,0 +1,21 @@
+import type { Material, Plan, PlanLayer } from "../api/client"
+
+/** The plan with exactly the materials its layers name, in whatever option, taken from the plan or the stash; and its glue. */
+export function withMaterials(plan: Plan, known: Material[]): Plan {
+  const named = new Set(textsIn(plan.layers ?? []))
+  const glue = new Set(plan.materials?.filter((material) => material.kind === "glue").map((material) => material.id))
+  return { ...plan, materials: known.filter((material) => named.has(material.id) || glue.has(material.id)) }
+}
+
+/** Every text anywhere in a value. */
+function textsIn(value: unknown): string[] {
+  if (typeof value === "string") return [value]
+  return typeof value === "object" && value !== null ? Object.values(value).flatMap(textsIn) : []
+}
+
+/** An id that no layer has yet. */
+export function freshId(layers: PlanLayer[]): string {
+  let number = layers.length + 1
+  while (layers.some((layer) => layer.id === `layer-${number}`)) number += 1
+  return `layer-${number}`
+}
