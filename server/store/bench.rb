@@ -28,19 +28,19 @@ module Server
       # @raise [Missing]
       def state(id)
         exists(id)
-        sums = ->(kind) { open(id).where(kind:).group(:step).select_hash(:step, Sequel.function(:sum, :amount).as(:total)).transform_values { [_1.to_i, 0].max } }
-        {"counts" => sums.call("count"), "seconds" => sums.call("time"), "place" => open(id).where(kind: "go").reverse(:id).get(:step), "finished" => finished(id)}
+        sums = ->(kind) { unfinished(id).where(kind:).group(:step).select_hash(:step, Sequel.function(:sum, :amount).as(:total)).transform_values { [_1.to_i, 0].max } }
+        {"counts" => sums.call("count"), "seconds" => sums.call("time"), "place" => unfinished(id).where(kind: "go").reverse(:id).get(:step), "finished" => finished(id)}
       end
 
       # @return [Integer] how many of a wreath were finished
       def finished(id) = @database[:makes].where(wreath_id: id).count
 
       # What happened belongs to a finished make; the next one begins at nought.
-      def close(id, make) = open(id).update(make_id: make)
+      def close(id, make) = unfinished(id).update(make_id: make)
 
       private
 
-      def open(id) = @database[:bench_events].where(wreath_id: id, make_id: nil)
+      def unfinished(id) = @database[:bench_events].where(wreath_id: id, make_id: nil)
 
       def exists(id) = @database[:wreaths].where(id:).any? || raise(Missing)
     end

@@ -94,21 +94,21 @@ RSpec.describe "The bench", :api, :store do
   end
 end
 
-RSpec.describe "Templates at their true size", :api, :store do
-  # Every straight stroke of a page, in points.
-  class Strokes
-    attr_reader :lines
+# Every straight stroke of a page, in points.
+class Strokes
+  attr_reader :lines
 
-    def initialize = @lines = []
+  def initialize = @lines = []
 
-    def begin_new_subpath(x, y) = @at = [x, y]
+  def begin_new_subpath(x, y) = @at = [x, y]
 
-    def append_line(x, y)
-      @lines << [*@at, x, y]
-      @at = [x, y]
-    end
+  def append_line(x, y)
+    @lines << [*@at, x, y]
+    @at = [x, y]
   end
+end
 
+RSpec.describe "Templates at their true size", :api, :store do
   def strokes(page) = Strokes.new.tap { page.walk(_1) }.lines
 
   def pdf(wreath, part, paper)

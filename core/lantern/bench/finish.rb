@@ -70,7 +70,7 @@ module Lantern
         read = materials.to_h do |material|
           said = used[material.id]
           field = material.counted? ? Plan::Field::Count.new(:used, least: 0, most: 1_000_000, label: material.name) : Plan::Field::Length.new(:used, zero: true, most: 1_000_000, label: material.name)
-          [material.id, said.nil? || said == "" ? nil : field.read(said, "used.#{material.id}", reading)]
+          [material.id, (said.nil? || said == "") ? nil : field.read(said, "used.#{material.id}", reading)]
         end
         raise Plan::Refused.new(reading.problems) if reading.problems.any?
         read

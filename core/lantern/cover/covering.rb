@@ -51,7 +51,7 @@ module Lantern
         end
 
         # Declares that strips may be cut from cloth, of a width of their own and along, across or askew.
-        def strips_from_cloth(most: 60, default_says:)
+        def strips_from_cloth(default_says:, most: 60)
           option :strip_width, :length, fine: true, most:, label: "Strip width", default_says: default_says
           option :grain, :choice, fine: true, default: :any, label: "Cut from cloth", choices: {any: "Either way", along: "Along", across: "Across", bias: "On the bias"},
             help: "Strips on the bias give round a curve and fray less; they are joined from one long strip."

@@ -49,7 +49,7 @@ module Lantern
       # How many others may be of use at all.
       def limit
         measure = @problem.offers.map { @problem.length_of(_1) }.reduce(:gcd)
-        [@problem.length_of(@best) / measure - 1, (@others.map { @problem.length_of(_1) }.min&.then { [@missing, 1].max / _1 + 1 } || 0)].min
+        [@problem.length_of(@best) / measure - 1, @others.map { @problem.length_of(_1) }.min&.then { [@missing, 1].max / _1 + 1 } || 0].min
       end
 
       # In how many ways so many can be chosen among the others.

@@ -31,10 +31,11 @@ module Lantern
 
       def offers = @offers ||= stock.reject { _1.limit }
 
-      # @return [Fullest, nil] how full a length can be cut, where the lengths have a measure in common
+      # @return [Fullest, nil] how full a length can be cut, where all lengths have a measure in common
       def fullest
         return @fullest if defined?(@fullest)
-        @fullest = stock.any? ? Fullest.of(items, stock.map { length_of(_1) }.max).then { |known| known && stock.all? { |each| (length_of(each) % known.measure).zero? } ? known : nil } : nil
+        found = Fullest.of(items, stock.map { length_of(_1) }.max) if stock.any?
+        @fullest = (found if found && stock.all? { |each| (length_of(each) % found.measure).zero? })
       end
 
       # What must be covered whatever the pattern.

@@ -38,7 +38,7 @@ module Lantern
         (0...((length - 2 * lost) / deep).floor).map { |row|
           from = lost + row * deep
           wide = [width_at(from), width_at(from + deep)].min - 2 * lost
-          Layout::Room.new(x: (([width, end_width].max) - wide) / 2, y: from, width: wide, length: deep)
+          Layout::Room.new(x: ([width, end_width].max - wide) / 2, y: from, width: wide, length: deep)
         }.select(&:any?)
       end
 

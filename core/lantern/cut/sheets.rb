@@ -40,7 +40,7 @@ module Lantern
           next wanted.delete(entry) unless sheet
           hand.delete(sheet)
           price += sheet.price
-          bars << open(sheet, wanted)
+          bars << laid_out(sheet, wanted)
         end
         laid = bars.flat_map(&:cuts).group_by { |cut| [cut.what, cut.length, cut.width] }.transform_values { |cuts| cuts.sum(&:count) }
         short = @kinds.group_by { |piece, _| [piece.what, piece.length, piece.width] }.sum { |key, alike| key[1] * (alike.sum { |piece, _| piece.count } - laid.fetch(key, 0)) }
@@ -60,7 +60,7 @@ module Lantern
       end
 
       # One sheet, kind after kind as far as they go.
-      def open(sheet, wanted)
+      def laid_out(sheet, wanted)
         rooms, cuts = nil, []
         wanted.each do |entry|
           piece, layout, = entry

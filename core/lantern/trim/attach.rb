@@ -28,9 +28,13 @@ module Lantern
 
       def count = super || ((what == :swag) ? 2 : 1)
 
-      def size = super || ((what == :sign) ? form.silhouette.width / 3 : form.face / 3 * ((what == :swag) ? 6 : 1)).to_r.round(3)
+      def size = super || {sign: form.silhouette.width / 3, swag: form.face * 2}.fetch(what, form.face / 3).to_r.round(3)
 
-      def needs = material ? [material.counted? ? Cover::Need.items(material: material.id, what: word, count:) : Cover::Need.pieces(material: material.id, what: word, length: up_to_mark(size), count:, spread: 0)] : []
+      def needs = if material
+                    [material.counted? ? Cover::Need.items(material: material.id, what: word, count:) : Cover::Need.pieces(material: material.id, what: word, length: up_to_mark(size), count:, spread: 0)]
+                  else
+                    []
+                  end
 
       def figures = {pieces: count, length: 0.0}
 

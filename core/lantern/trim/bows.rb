@@ -10,7 +10,7 @@ module Lantern
 
       class << self
         # @return [Hash{Symbol=>Class}]
-        def kinds = @kinds
+        attr_reader :kinds
 
         def know(kind) = @kinds[kind.kind_name] = kind
       end
