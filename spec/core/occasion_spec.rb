@@ -24,7 +24,7 @@ RSpec.describe Lantern::Occasion do
     expect(worked["bundles"].map { _1.values_at("wreath", "count", "says") }).to eq [["9 bows", 9, "18 in"]] * 2
     expect(worked["quantity"]).to eq 2
     # In 10 ft lengths: 50 and 70, twice, are one length each together; 50, 50 of the first wreath leave 20, and 70, 70 take two more.
-    mixed = [50, 70].map { |size| plan(name: "#{size}", materials: [ribbon(offers: [{"length" => 120, "price" => "2.00"}])], layers: [layer("row_of", "tape", count: 2, recipe: [{"material" => "tape", "length" => size, "count" => 1}])]) }
+    mixed = [50, 70].map { |size| plan(name: size.to_s, materials: [ribbon(offers: [{"length" => 120, "price" => "2.00"}])], layers: [layer("row_of", "tape", count: 2, recipe: [{"material" => "tape", "length" => size, "count" => 1}])]) }
     expect(described_class.work(occasion(mixed))["saving"]).to eq("one_by_one" => "6.00", "together" => "4.00", "saved" => "2.00", "worse" => false)
   end
 

@@ -30,11 +30,11 @@ module Lantern
 
       def size = super || {sign: form.silhouette.width / 3, swag: form.face * 2}.fetch(what, form.face / 3).to_r.round(3)
 
-      def needs = if material
-                    [material.counted? ? Cover::Need.items(material: material.id, what: word, count:) : Cover::Need.pieces(material: material.id, what: word, length: up_to_mark(size), count:, spread: 0)]
-                  else
-                    []
-                  end
+      def needs
+        return [] unless material
+        return [Cover::Need.items(material: material.id, what: word, count:)] if material.counted?
+        [Cover::Need.pieces(material: material.id, what: word, length: up_to_mark(size), count:, spread: 0)]
+      end
 
       def figures = {pieces: count, length: 0.0}
 

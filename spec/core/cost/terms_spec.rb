@@ -51,7 +51,7 @@ RSpec.describe Lantern::Cost::Choice do
       next expect(each["reason"]).to be_nil if sureness < 0.6
       expect(each["reason"]).to end_with "you asked for #{(sureness * 100).round}."
       # What the sentence claims is what the chance says.
-      expect(each["reason"]).to include "#{[(each["chance_enough"] * 100).round, 99].min}"
+      expect(each["reason"]).to include([(each["chance_enough"] * 100).round, 99].min.to_s)
       expect(each["chance_enough"]).to be >= sureness - 1e-3
     end
   end
