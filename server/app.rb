@@ -59,6 +59,8 @@ module Server
 
     error(Store::Settled) { answer 409, [problem("", "This was done already, perhaps on another screen. Nothing was changed.")] }
 
+    error(Store::Together) { answer 409, [problem("", "It was cut together with the other wreaths of its occasion: take it back there.")] }
+
     error(Store::Missing) { answer 404, [problem("", "There is nothing here; it may have been deleted.")] }
 
     error(Store::Taken) { answer 422, [problem("id", "Something else has this name already.")] }

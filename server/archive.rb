@@ -12,7 +12,7 @@ module Server
     FORMAT = "crisp-lantern/archive"
     VERSION = 1
     # In the order in which they may name each other.
-    TABLES = %i[settings occasions materials actions wreaths entries ticks forms makes bench_events].freeze
+    TABLES = %i[settings materials actions occasions occasion_ticks wreaths entries ticks forms makes bench_events].freeze
     BYTES = :bytes
 
     # @param database [Sequel::Database]

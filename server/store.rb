@@ -22,6 +22,9 @@ module Server
     # Raised when the database does not answer.
     Away = Class.new(StandardError)
 
+    # Raised when a wreath was cut with others, and only all of them can be taken back.
+    Together = Class.new(StandardError)
+
     # Raised when there is no such row (any more).
     Missing = Class.new(StandardError)
 
@@ -47,7 +50,7 @@ module Server
       @archive = Archive.new(database)
       @bench = Bench.new(database)
       @notebook = Notebook.new(database, @wreaths, @materials, @ledger, @bench)
-      @occasions = Occasions.new(database, @wreaths)
+      @occasions = Occasions.new(database, @wreaths, @materials, @ledger)
     end
 
     # Runs the block; when the database is gone, lets go of every connection to it, so that the next

@@ -13,6 +13,15 @@ module Lantern
         occasion = Document.read(document)
         Worked.new(occasion, Batch.new(occasion), Calendar.new(occasion)).to_h
       end
+
+      # What cutting all of it as one does to the stash.
+      #
+      # @return [Array<Cut::Move>]
+      # @raise [Plan::Refused]
+      def moves(document)
+        occasion = Document.read(document)
+        Batch.new(occasion).stock.reject { _1.demand.none? }.flat_map { Cut::Move.of(_1, occasion.smallest_remnant) }
+      end
     end
   end
 end

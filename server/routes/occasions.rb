@@ -46,6 +46,12 @@ module Server
 
           put("/api/occasions/:id/wreaths") { JSON.generate(store.occasions.gather(id, sent["wreaths"])) }
 
+          post("/api/occasions/:id/cut") { JSON.generate(store.occasions.cut(id, sent["cut_sheet"], -> { occasion_document })) }
+
+          post("/api/occasions/:id/uncut") { JSON.generate(store.occasions.uncut(id)) }
+
+          put("/api/occasions/:id/ticks") { JSON.generate(store.occasions.tick(id, sent["place"], sent["done"])) }
+
           get("/api/occasions/:id/worked") { JSON.generate(worked_occasion) }
 
           get "/api/occasions/:id/sheet.pdf" do

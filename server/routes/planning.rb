@@ -13,7 +13,7 @@ module Server
 
           get "/api/declarations" do
             JSON.generate("forms" => Lantern::Form.declare, "coverings" => Lantern::Cover.all.map(&:declare), "materials" => Lantern::Plan::Material.declare,
-              "money" => Lantern::Cost::Terms.field.fields.map(&:declare), "occasion" => Lantern::Occasion::Document.fields.map(&:declare))
+              "money" => Lantern::Cost::Terms.field.fields.map(&:declare), "cutting" => Lantern::Plan::Document.fields.select { %i[sureness smallest_mark smallest_remnant].include?(_1.name) }.map(&:declare), "occasion" => Lantern::Occasion::Document.fields.map(&:declare))
           end
 
           post("/api/work") { JSON.generate(Lantern.work(sent)) }

@@ -21,6 +21,8 @@ module Server
 
           post("/api/materials/:id/ledger") { JSON.generate(store.materials.move(id, sent["kind"], sent["piece"], sent["change"], sent["units"])) }
 
+          post("/api/materials/:id/splice") { JSON.generate(store.materials.splice(id, sent["piece"], sent["at"], sent["units"])) }
+
           post "/api/actions/:id/undo" do
             store.ledger.undo(id)
             JSON.generate("ok" => true)

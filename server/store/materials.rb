@@ -89,6 +89,35 @@ module Server
         find(id)
       end
 
+      # What cutting does, as entries of the ledger. What is cut is cut from a lot that is on hand, whose size
+      # a plan in other units only has rounded.
+      # @param moves [Array<Lantern::Cut::Move>]
+      # @param ids [Hash{String=>Integer}] rows by their materials' ids
+      # @return [Array<Hash>]
+      def entries_of(moves, ids)
+        moves.filter_map do |move|
+          next unless ids[move.material]
+          lot = Ledger::Lot.of(ids[move.material], move.to_h, move.change)
+          {kind: move.kind.to_s, material_id: lot.material_id, change: lot.count, **((move.kind == :cut) ? @ledger.sides_on_hand(lot) : lot.sides)}
+        end
+      end
+
+      # A roll that turned out to hold a join: one length becomes two.
+      # @param piece [Object] the whole length
+      # @param at [Object] where the join is, from either end
+      # @raise [Missing, Ledger::TooLittle, Lantern::Plan::Refused]
+      def splice(id, piece, at, units)
+        row = row(id)
+        read = Lantern::Plan::Material.check(JSON.parse(row[:document]).merge("on_hand" => [piece, at]), units:)
+        raise Lantern::Plan::Refused.at("piece", "Only what is sold by length can hold a join.") unless read.lengthwise?
+        whole, part = lots(id, read)
+        sides = @ledger.sides_on_hand(whole)
+        raise Lantern::Plan::Refused.at("at", "The join must lie within the length.") unless part.length < sides[:length]
+        one = {material_id: id, kind: "corrected"}
+        @ledger.write("corrected", [{**one, **sides, change: -1}, {**one, length: part.length, change: 1}, {**one, length: sides[:length] - part.length, change: 1}])
+        find(id)
+      end
+
       # @return [Array<Hash>] what came and went of a material, the latest first
       def entries(id, units)
         row = row(id)

@@ -9,9 +9,9 @@ module Server
       # What a maker says of an occasion; its plans are its wreaths'.
       OWN = %w[day budget evenings hours drying delivery sureness money].freeze
 
-      def initialize(database, wreaths)
+      def initialize(database, wreaths, materials, ledger)
         super(database)
-        @wreaths = wreaths
+        @wreaths, @materials, @ledger = wreaths, materials, ledger
       end
 
       def all = rows.order(:id).map { show(_1) }
@@ -43,9 +43,51 @@ module Server
       # @return [Hash] an occasion document
       def document(id, today:, sale: {})
         row = row(id)
-        plans = @wreaths.on_occasion(id).map { |wreath| wreath["plan"] }
+        plans = @wreaths.on_occasion(id, row[:cut_action]).map { |wreath| wreath["plan"] }
         {"format" => Lantern::Occasion::Document::FORMAT, "version" => 1, "name" => row[:name], "units" => row[:units],
          **JSON.parse(row[:document]), **today_on(row, today), **sale, "plans" => plans}
+      end
+
+      # Takes what the one cut sheet of all its wreaths says out of the stash, remnants back in.
+      # @param document [Proc] answers the occasion's document as it is then
+      # @param sheet [Array] the cut sheet that was cut by
+      # @raise [Missing, Settled, Ledger::TooLittle, Lantern::Plan::Refused]
+      def cut(id, sheet, document)
+        @database.transaction do
+          row = rows.for_update.first(id:) || raise(Missing)
+          raise Settled if row[:cut_action]
+          ids = @materials.locked_ids(@materials.by_slug.keys)
+          occasion = document.call
+          raise Ledger::TooLittle unless Lantern::Occasion.work(occasion)["cut_sheet"] == sheet
+          entries = @materials.entries_of(Lantern::Occasion.moves(occasion), ids)
+          raise Settled if entries.empty?
+          action = @ledger.write("cut", entries, wreath: {id: nil, name: row[:name]})
+          @wreaths.cut_together(id, action)
+          rows.where(id:).update(cut_action: action)
+        end
+        find(id)
+      end
+
+      # Puts back what was taken for all of them.
+      # @raise [Missing, Settled, Ledger::TooLittle]
+      def uncut(id)
+        @database.transaction do
+          row = rows.for_update.first(id:) || raise(Missing)
+          raise Settled unless row[:cut_action]
+          @ledger.undo(row[:cut_action])
+          @wreaths.uncut_together(row[:cut_action])
+          rows.where(id:).update(cut_action: nil)
+        end
+        find(id)
+      end
+
+      # Notes that a cut is made, or that it is not.
+      # @raise [Missing]
+      def tick(id, place, done)
+        row(id)
+        ticks = @database[:occasion_ticks]
+        done ? ticks.insert_ignore.insert(occasion_id: id, place:) : ticks.where(occasion_id: id, place:).delete
+        find(id)
       end
 
       private
@@ -66,7 +108,9 @@ module Server
 
       def show(row)
         stamps(row).merge("name" => row[:name], "units" => row[:units], "occasion" => JSON.parse(row[:document]),
-          "wreaths" => @database[:wreaths].where(occasion_id: row[:id]).order(:id).select_map(:id))
+          "wreaths" => @database[:wreaths].where(occasion_id: row[:id]).order(:id).select_map(:id),
+          "cut" => !row[:cut_action].nil?, "already_cut" => @database[:wreaths].where(occasion_id: row[:id]).exclude(cut_action: nil).exclude(cut_action: row[:cut_action]).count,
+          "ticks" => @database[:occasion_ticks].where(occasion_id: row[:id]).select_map(:place))
       end
     end
   end

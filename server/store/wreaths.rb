@@ -17,11 +17,20 @@ module Server
         rows.order(:id).map { show(_1, stash, ticks.fetch(_1[:id], [])) }
       end
 
-      # @return [Array<Hash>] the wreaths of an occasion
-      def on_occasion(id)
-        stash, ticks = @materials.by_slug, @database[:ticks].select_hash_groups(:wreath_id, :place)
-        rows.where(occasion_id: id).order(:id).map { show(_1, stash, ticks.fetch(_1[:id], [])) }
+      # The wreaths of an occasion that are still to be cut, or were cut with it; those cut by themselves
+      # have had their material.
+      # @param cut_action [Integer, nil] that of the occasion
+      # @return [Array<Hash>]
+      def on_occasion(id, cut_action)
+        stash = @materials.by_slug
+        rows.where(occasion_id: id, cut_action:).order(:id).map { show(_1, stash, []) }
       end
+
+      # Notes that the wreaths of an occasion were cut, each with the stash as it was.
+      def cut_together(id, action) = on_occasion(id, nil).each { |wreath| update(wreath["id"], wreath["version"], plan: JSON.generate(wreath["plan"]), cut_action: action) }
+
+      # Notes that they were not.
+      def uncut_together(action) = rows.where(cut_action: action).each { |row| update(row[:id], row[:version], cut_action: nil) }
 
       def add(plan) = insert(name: name(plan), plan: JSON.generate(plan))
 
@@ -42,17 +51,18 @@ module Server
           ids = @materials.locked_ids(Array(JSON.parse(row[:plan])["materials"]).filter_map { _1["id"] })
           plan = show(row)["plan"]
           raise Ledger::TooLittle unless Lantern.work(plan)["cut_sheet"] == sheet
-          action = @ledger.write("cut", moves(plan, ids), wreath: row.slice(:id, :name))
+          action = @ledger.write("cut", @materials.entries_of(Lantern::Cut::Move.all(plan), ids), wreath: row.slice(:id, :name))
           update(id, version, plan: JSON.generate(plan), cut_action: action)
         end
       end
 
       # Puts back what was taken.
-      # @raise [Missing, Outdated, Settled, Ledger::TooLittle]
+      # @raise [Missing, Outdated, Settled, Together, Ledger::TooLittle]
       def uncut(id, version)
         @database.transaction do
           row = rows.for_update.first(id:) || raise(Missing)
           raise Settled unless row[:cut_action]
+          raise Together if @database[:occasions].where(cut_action: row[:cut_action]).any?
           @ledger.undo(row[:cut_action])
           update(id, version, cut_action: nil)
         end
@@ -71,15 +81,6 @@ module Server
       private
 
       def table = :wreaths
-
-      # What is cut is cut from a lot that is on hand, whose size a plan in other units only has rounded.
-      def moves(plan, ids)
-        Lantern::Cut::Move.all(plan).filter_map do |move|
-          next unless ids[move.material]
-          lot = Ledger::Lot.of(ids[move.material], move.to_h, move.change)
-          {kind: move.kind.to_s, material_id: lot.material_id, change: lot.count, **((move.kind == :cut) ? @ledger.sides_on_hand(lot) : lot.sides)}
-        end
-      end
 
       # The plan as it was saved, with what the stash now says of its materials; once it is cut, with
       # what the stash said then.

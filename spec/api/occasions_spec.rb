@@ -114,7 +114,7 @@ RSpec.describe "Everything as one file", :api, :store do
     before = ask(:get, "/archive.json")
     RealStore.empty
     ask(:post, "/materials", {units: "in", material: ribbon})
-    expect(ask(:post, "/archive.json", before)["restored"]).to include("wreaths" => 24, "materials" => 15)
+    expect(ask(:post, "/archive.json", before)["restored"]).to include("wreaths" => 24, "materials" => 19, "makes" => 6)
     expect(ask(:get, "/archive.json")).to eq before
   end
 
@@ -151,5 +151,56 @@ RSpec.describe Server::Files::Whole do
       described_class.write(path, "the new one")
       expect(File.read(path)).to eq "the new one"
     end
+  end
+end
+
+RSpec.describe "An occasion cut as one", :api, :store do
+  def wreath(count) = ask(:post, "/wreaths", {plan: plan(name: "#{count} bows", materials: [ribbon], layers: [layer("row_of", "tape", count:)])})
+
+  let!(:tape) { ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [150])}) }
+  let(:wreaths) { [wreath(7), wreath(5)] }
+  let(:walk) { ask(:post, "/occasions", {name: "The walk", units: "in", occasion: {}}).then { |made| ask(:put, "/occasions/#{made["id"]}/wreaths", {wreaths: wreaths.map { _1["id"] }}) } }
+
+  def sheet = ask(:get, "/occasions/#{walk["id"]}/worked")["cut_sheet"]
+
+  def on_hand = ask(:get, "/materials/#{tape["id"]}")["material"]["on_hand"]
+
+  it "takes the material of all out of the stash, and puts it back" do
+    cut = ask(:post, "/occasions/#{walk["id"]}/cut", {cut_sheet: sheet})
+    expect(cut["cut"]).to be true
+    # Twelve pieces of 18 in: eight from the 150 in, four from a roll of 108 in. Six and thirty-six inches remain.
+    expect(on_hand.sort).to eq [6, 36]
+    expect(wreaths.map { ask(:get, "/wreaths/#{_1["id"]}")["cut"] }).to eq [true, true]
+    expect(sheet).to eq(cut && sheet)
+    one = ask(:get, "/wreaths/#{wreaths[0]["id"]}")
+    expect(ask(:post, "/wreaths/#{one["id"]}/uncut", {version: one["version"]})["problems"][0]["says"]).to match(/together with the other wreaths/)
+    ask(:post, "/occasions/#{walk["id"]}/cut", {cut_sheet: sheet})
+    expect(status).to eq 409
+    expect(ask(:post, "/occasions/#{walk["id"]}/uncut", {})["cut"]).to be false
+    expect(on_hand).to eq [150]
+    expect(ask(:get, "/wreaths/#{one["id"]}")["cut"]).to be false
+  end
+
+  it "takes nothing when the stash has changed, and leaves out what was cut already" do
+    before = sheet
+    ask(:post, "/materials/#{tape["id"]}/ledger", {kind: "thrown_away", piece: 150, change: -1, units: "in"})
+    expect(ask(:post, "/occasions/#{walk["id"]}/cut", {cut_sheet: before})["problems"][0]["says"]).to match(/stash has changed/)
+    one = ask(:get, "/wreaths/#{wreaths[0]["id"]}")
+    ask(:post, "/wreaths/#{one["id"]}/cut", {version: one["version"], cut_sheet: ask(:post, "/work", one["plan"])["cut_sheet"]})
+    expect(ask(:get, "/occasions/#{walk["id"]}")["already_cut"]).to eq 1
+    expect(ask(:get, "/occasions/#{walk["id"]}/worked")["quantity"]).to eq 1
+  end
+
+  it "keeps the ticks of its sheet" do
+    expect(ask(:put, "/occasions/#{walk["id"]}/ticks", {place: "tape.1", done: true})["ticks"]).to eq ["tape.1"]
+    expect(ask(:put, "/occasions/#{walk["id"]}/ticks", {place: "tape.1", done: false})["ticks"]).to eq []
+  end
+
+  it "makes two lengths of a roll that holds a join" do
+    expect(ask(:post, "/materials/#{tape["id"]}/splice", {piece: 150, at: "5 ft", units: "in"})["material"]["on_hand"]).to eq [60, 90]
+    expect(ask(:post, "/materials/#{tape["id"]}/splice", {piece: 60, at: 60, units: "in"})["problems"][0]["at"]).to eq "at"
+    ask(:post, "/materials/#{tape["id"]}/splice", {piece: 44, at: 10, units: "in"})
+    expect(status).to eq 409
+    expect(on_hand).to eq [60, 90]
   end
 end

@@ -27,7 +27,7 @@ module RealStore
 
     def store = @store ||= Server::Store.new(database)
 
-    def empty = %i[bench_events makes ticks wreaths occasions entries actions materials forms settings].each { |table| (table == :actions) ? database[table].order(Sequel.desc(:id)).delete : database[table].delete }
+    def empty = %i[bench_events makes ticks wreaths occasion_ticks occasions entries actions materials forms settings].each { |table| (table == :actions) ? database[table].order(Sequel.desc(:id)).delete : database[table].delete }
 
     def stop
       @database&.disconnect

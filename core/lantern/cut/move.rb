@@ -13,18 +13,20 @@ module Lantern
         # @raise [Plan::Refused]
         def all(document)
           plan = Plan::Document.read(document)
-          Cut.work(plan, Cover.work(plan, plan.band)).reject { _1.demand.none? }.flat_map { of(_1, plan) }
+          Cut.work(plan, Cover.work(plan, plan.band)).reject { _1.demand.none? }.flat_map { of(_1, plan.smallest_remnant) }
         end
 
-        private
-
-        def of(cutting, plan)
+        # @param smallest [Numeric] what is shorter is a scrap
+        # @return [Array<Move>] what one material's cutting does
+        def of(cutting, smallest)
           return counted(cutting) if cutting.material.counted?
           bought = cutting.bought.flat_map { |offer, count| [move(cutting, :bought, cutting.material.offers[offer], count)] }
           taken = cutting.bars.map { |bar| move(cutting, :cut, source(cutting, bar), -1) }
-          kept = cutting.bars.flat_map { |bar| remnants(bar, cutting, plan) }
+          kept = cutting.bars.flat_map { |bar| remnants(bar, cutting, smallest) }
           bought + taken + kept
         end
+
+        private
 
         def counted(cutting)
           bought = cutting.bought.sum { |offer, count| cutting.material.offers[offer][:count] * count }
@@ -33,9 +35,9 @@ module Lantern
         end
 
         # What is left of a length or a sheet and is worth keeping; of a sheet, pieces that are long enough both ways.
-        def remnants(bar, cutting, plan)
+        def remnants(bar, cutting, smallest)
           sizes = cutting.material.sheets? ? bar.rest.map { |width, length| {width:, length:} } : [{length: bar.left}]
-          sizes.select { |size| size.values.all? { _1 >= plan.smallest_remnant && _1.positive? } }.map { move(cutting, :remnant, _1, 1) }
+          sizes.select { |size| size.values.all? { _1 >= smallest && _1.positive? } }.map { move(cutting, :remnant, _1, 1) }
         end
 
         # The piece on hand or the package that a bar is.

@@ -64,7 +64,7 @@ export function OccasionScreen() {
         {view === "days" && <Days occasion={occasion} worked={worked} />}
         {view === "wreaths" && <Wreaths chosen={occasion.wreaths} onGather={(wreaths) => void occasion.gather(wreaths)} />}
         {view === "buy" && worked && <Buying worked={worked} />}
-        {view === "cut" && worked && <Cutting worked={worked} />}
+        {view === "cut" && worked && <Cutting worked={worked} occasion={occasion} />}
         <p className="no-print pt-6"><button type="button" className="link-button text-sm text-quiet" onClick={() => void remove()}>Delete this occasion; its wreaths stay</button></p>
       </main>
     </Page>
@@ -172,18 +172,28 @@ function Buying({ worked }: { worked: Worked }) {
   )
 }
 
-function Cutting({ worked }: { worked: Worked }) {
+function Cutting({ worked, occasion }: { worked: Worked; occasion: ReturnType<typeof useOccasion> }) {
   const stash = useStash(worked.units).data ?? []
   const groups = worked.materials.map((material) => ({ material, bars: worked.cut_sheet.filter((bar) => bar.material === material.id) })).filter(({ bars }) => bars.length > 0)
   return (
-    <section aria-label="Cut" className="grid gap-x-10 lg:grid-cols-2">
+    <section aria-label="Cut">
+      {occasion.refused && <p role="alert" className="font-semibold text-error">{occasion.refused}</p>}
+      <p className="no-print flex flex-wrap items-center gap-3 pb-3">
+        {occasion.cut
+          ? <><span className="font-semibold text-secondary">Cut: the material of all of them is out of the stash, the remnants are in it.</span><button type="button" className="plain-button" onClick={() => void occasion.settle()}>Take it back</button></>
+          : groups.length > 0 && <><button type="button" className="amber-button" onClick={() => void occasion.settle(worked.cut_sheet)}>I cut it all</button><span className="text-sm text-quiet">Takes these lengths out of the stash for every wreath of the day.</span></>}
+        <span className="text-sm text-quiet">{occasion.ticks.length} of {worked.cut_sheet.length} ticked</span>
+        {occasion.alreadyCut > 0 && <span className="text-sm text-quiet">{occasion.alreadyCut} {occasion.alreadyCut === 1 ? "wreath was" : "wreaths were"} cut already and {occasion.alreadyCut === 1 ? "is" : "are"} not on this sheet.</span>}
+      </p>
+      <div className="grid gap-x-10 lg:grid-cols-2">
       {groups.map(({ material, bars }) => (
         <div key={material.id} className="min-w-0 pb-4">
           <h2 className="text-lg">{material.name}</h2>
           <p className="text-sm text-quiet">{count(bars)} {count(bars) === 1 ? "length" : "lengths"} opened. {material.optimal ? "Nobody could buy less for it." : `At least ${material.bound} whatever one does.`}</p>
-          <ul>{bars.map((bar) => <CutLength key={bar.id} bar={bar} longest={Math.max(...bars.map((each) => each.length))} material={stash.find((each) => each.material.id === material.id)?.material} />)}</ul>
+          <ul>{bars.map((bar) => <CutLength key={bar.id} bar={bar} longest={Math.max(...bars.map((each) => each.length))} material={stash.find((each) => each.material.id === material.id)?.material} ticked={occasion.ticks.includes(bar.id)} onTick={(made) => void occasion.tick(bar.id, made)} />)}</ul>
         </div>
       ))}
+      </div>
     </section>
   )
 }

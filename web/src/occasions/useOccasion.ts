@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useCallback, useEffect, useRef, useState } from "react"
-import { answered, api, problemsOf, type Occasion, type Problem, type Units } from "../api/client"
+import { answered, api, problemsOf, type CutBar, type Occasion, type Problem, type Units } from "../api/client"
 
 type Said = { name: string; units: Units; occasion: Occasion["occasion"] }
 
@@ -13,6 +13,7 @@ export function useOccasion(id: number) {
   const [said, setSaid] = useState<Said>()
   const [problems, setProblems] = useState<Problem[]>([])
   const [saving, setSaving] = useState("saved")
+  const [refused, setRefused] = useState("")
   const version = useRef(0)
   const timer = useRef<number>(undefined)
 
@@ -47,5 +48,20 @@ export function useOccasion(id: number) {
     if (data) await queries.invalidateQueries({ predicate: ({ queryKey }) => ["occasions", "wreaths"].includes(String(queryKey[0])) })
   }, [id, queries])
 
-  return { said, keep, gather, problems, saving, wreaths: loaded.data?.wreaths ?? [], missing: loaded.isError }
+  const tick = useCallback(async (place: string, done: boolean) => {
+    const { data } = await api.PUT("/occasions/{id}/ticks", { params: { path: { id } }, body: { place, done } })
+    if (data) queries.setQueryData(["occasions", id], data)
+  }, [id, queries])
+
+  /** Takes the material of all out of the stash, or puts it back. */
+  const settle = useCallback(async (sheet?: CutBar[]) => {
+    const path = { params: { path: { id } } }
+    const { data, error } = sheet
+      ? await api.POST("/occasions/{id}/cut", { ...path, body: { cut_sheet: sheet as unknown as Record<string, never>[] } })
+      : await api.POST("/occasions/{id}/uncut", { ...path, body: {} })
+    setRefused(data ? "" : problemsOf(error).map((problem) => problem.says).join(" "))
+    await queries.invalidateQueries({ predicate: ({ queryKey }) => ["occasions", "wreaths", "wreath", "materials", "ledger"].includes(String(queryKey[0])) })
+  }, [id, queries])
+
+  return { tick, settle, refused, cut: loaded.data?.cut ?? false, ticks: loaded.data?.ticks ?? [], alreadyCut: loaded.data?.already_cut ?? 0, said, keep, gather, problems, saving, wreaths: loaded.data?.wreaths ?? [], missing: loaded.isError }
 }

@@ -6,7 +6,7 @@ import { useLedger } from "../api/queries"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
 
-const kinds: Record<string, string> = { bought: "bought", cut: "cut", remnant: "left over", returned: "returned", corrected: "corrected", thrown_away: "thrown away", undone: "taken back" }
+const kinds: Record<string, string> = { bought: "bought", cut: "cut", remnant: "left over", returned: "returned", corrected: "corrected", thrown_away: "thrown away", splice: "has a join", undone: "taken back" }
 
 /** Where a material came from and where it went, entry by entry; and a line to write the next one. */
 export function LedgerDialog({ stashed, units, onClose }: { stashed: StashMaterial; units: Units; onClose: () => void }) {
@@ -28,18 +28,24 @@ export function LedgerDialog({ stashed, units, onClose }: { stashed: StashMateri
     if (!error) setSize("")
     await refresh(error)
   }
+  const split = async () => {
+    const { error } = await api.POST("/materials/{id}/splice", { params: { path: { id: stashed.id } }, body: { piece: size, at: width, units } })
+    if (!error) { setSize(""); setWidth("") }
+    await refresh(error)
+  }
   const undo = async (action: number) => {
     const { error } = await api.POST("/actions/{id}/undo", { params: { path: { id: action } }, body: {} })
     await refresh(error)
   }
   return (
     <Dialog title={`${material.name}: where it came from, where it went`} onClose={onClose}>
-      <form className="flex flex-wrap items-center gap-2 pb-3" onSubmit={(event) => { event.preventDefault(); if (size.trim()) void write() }}>
+      <form className="flex flex-wrap items-center gap-2 pb-3" onSubmit={(event) => { event.preventDefault(); if (size.trim()) void (kind === "splice" ? split() : write()) }}>
         <select aria-label="What happened" className="field-input !w-36 !text-left" value={kind} onChange={(event) => setKind(event.target.value)}>
-          {["bought", "returned", "thrown_away"].map((each) => <option key={each} value={each}>{kinds[each]}</option>)}
+          {["bought", "returned", "thrown_away", ...(stashed.pieces.length > 0 ? ["splice"] : [])].map((each) => <option key={each} value={each}>{kinds[each]}</option>)}
         </select>
         {material.kind === "fabric" && <input aria-label="Width" placeholder="Width" className="field-input !w-28" value={width} onChange={(event) => setWidth(event.target.value)} />}
         <input aria-label={counted ? "How many" : "Length"} placeholder={counted ? "How many" : "Length"} className="field-input !w-28" value={size} onChange={(event) => setSize(event.target.value)} />
+        {kind === "splice" && <input aria-label="Join at" placeholder="Join at" className="field-input !w-28" value={width} onChange={(event) => setWidth(event.target.value)} />}
         <button type="submit" className="plain-button">Write it down</button>
       </form>
       {said && <p role="alert" className="pb-2 font-semibold text-error">{said}</p>}

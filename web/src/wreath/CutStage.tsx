@@ -1,8 +1,10 @@
 import { count, CutLength } from "../cut/CutLength"
+import { FieldControl } from "../pieces/FieldControl"
+import { put, valueAt } from "./places"
 import type { StageProps } from "./WreathScreen"
 
 /** What to cut from what: every length opened as a bar, its cuts in order, to scale. */
-export function CutStage({ plan, worked, problems, bench, onTick, onStash, refused, id }: StageProps) {
+export function CutStage({ plan, worked, problems, declarations, bench, onChange, onTick, onStash, refused, id }: StageProps) {
   if (!worked) return null
   const done = worked.cut_sheet.filter((bar) => bench.ticks.includes(bar.id)).length
   const groups = worked.materials.map((material) => ({ material, bars: worked.cut_sheet.filter((bar) => bar.material === material.id) })).filter((group) => group.bars.length > 0)
@@ -26,6 +28,13 @@ export function CutStage({ plan, worked, problems, bench, onTick, onStash, refus
             : <><button type="button" className="amber-button" onClick={() => onStash(worked.cut_sheet)}>I cut it</button><span className="text-sm text-quiet">Takes these lengths out of the stash and puts the remnants in.</span></>}
         </p>
       )}
+      <details className="no-print" open={problems.some((problem) => /^(sureness|smallest)/.test(problem.at))}>
+        <summary className="cursor-pointer py-2 font-semibold">How sure, and how fine</summary>
+        {declarations.cutting.map((field) => (
+          <FieldControl key={field.name} field={field} place={field.name} value={valueAt(plan, field.name)} understood={problems.length > 0 ? undefined : worked.lengths[field.name]} fallback={field.default === undefined ? undefined : String(field.default)}
+            problem={problems.find((problem) => problem.at === field.name)?.says} onChange={(value) => onChange(put(plan, field.name, value))} />
+        ))}
+      </details>
       {groups.length === 0 && <p className="py-2 text-quiet">Nothing to cut yet: choose a covering first.</p>}
       {groups.map(({ material, bars }) => (
         <div key={material.id} className="pt-3">
