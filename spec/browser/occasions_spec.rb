@@ -23,7 +23,7 @@ RSpec.describe "Occasions on the screen", :browser, :store do
     expect(page).to have_css("td", text: /a foot/)
     expect(page).to be_axe_clean
     find("label", text: "Cut", exact_text: true).click
-    expect(page).to have_text("Door 7, rope ring: fillers")
+    expect(page).to have_text("fillers (Door 7, rope ring)")
     expect(page).to be_axe_clean
   end
 

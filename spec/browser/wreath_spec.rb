@@ -78,7 +78,7 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     page.driver.browser.keyboard.type(:escape)
     expect(page).to have_no_css("dialog[open]")
     find("footer button", text: "to pay").click
-    within("dialog") { expect(page).to have_css("tr", text: /To pay, whole packages.*10\.50/m) }
+    within("dialog") { expect(page).to have_css("tr", text: /To buy, whole packages.*10\.50/m) }
   end
 
   it "draws front, back and the cut through the band" do

@@ -31,10 +31,9 @@ module Lantern
       # @return [Array<Hash>]
       def working
         money = Measure::Money.method(:text)
-        each = (plan.quantity > 1) ? " ÷ #{plan.quantity}" : ""
         rows = [["To buy, whole packages#{" at sale prices" if terms.sale}", "", to_buy]]
         rows += [["Tax", "#{money.call(to_buy)} × #{short(terms.tax)} ÷ 100", terms.tax_on(to_buy)], ["To pay", "#{money.call(to_buy)} + tax", to_pay]] if terms.tax.positive?
-        rows += [["Went into the work, by length", "", used], ["A wreath", "#{money.call(used)}#{each}", used / plan.quantity], ["Worth of what is left", "", left_in_stash]]
+        rows += [["Went into the work, by length", "", used], ["A wreath", (plan.quantity > 1) ? "#{money.call(used)} ÷ #{plan.quantity}" : "", used / plan.quantity], ["Worth of what is left", "", left_in_stash]]
         (rows + (terms.asks? ? asking_rows : [])).map { |says, sum, amount| {"says" => says, "sum" => sum, "answer" => money.call(amount)} }
       end
 

@@ -45,7 +45,7 @@ module Lantern
       # Every need of a material, by the name of the wreath that asks.
       def demand(material)
         asked = occasion.works.flat_map do |work|
-          work.layers.flat_map { |layer| layer.required.select { _1.material == material.id }.map { |need| Cut::Demand::Asked.new(layer: layer.id, need: need.with(what: "#{work.plan.name}: #{need.what}"), times: work.plan.quantity) } }
+          work.layers.flat_map { |layer| layer.required.select { _1.material == material.id }.map { |need| Cut::Demand::Asked.new(layer: layer.id, need: need.with(what: "#{need.what} (#{work.plan.name})"), times: work.plan.quantity) } }
         end
         Cut::Demand.gather(asked, sureness: occasion.sureness)
       end

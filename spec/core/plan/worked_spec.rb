@@ -35,8 +35,8 @@ RSpec.describe Lantern::Plan::Worked do
   end
 
   it "tells which stages are settled" do
-    expect(worked["stages"]).to eq("form" => true, "cover" => true, "cut" => true, "buy" => false)
-    expect(work["stages"]).to eq("form" => true, "cover" => false, "cut" => false, "buy" => false)
+    expect(worked["stages"]).to eq("form" => true, "cover" => true, "trim" => false, "hang" => false, "cut" => true, "buy" => false, "bench" => false)
+    expect(work["stages"]).to eq("form" => true, "cover" => false, "trim" => false, "hang" => false, "cut" => false, "buy" => false, "bench" => false)
     expect(Lantern.work(example_plan("door-18-rust-stripes"))["stages"]["buy"]).to be true
   end
 

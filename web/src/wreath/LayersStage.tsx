@@ -40,7 +40,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
   }
   const words = empty[stage]
   return (
-    <section aria-label={stage}>
+    <section aria-label={{ cover: "Cover", trim: "Trim", hang: "Hang" }[stage]}>
       {own.length > 1 && (
         <div className="row"><span>Layer</span>
           <OpenChoice label="Layer" name="layer" value={String(place)} onChange={(value) => setChosen(Number(value))}
