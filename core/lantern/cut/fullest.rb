@@ -43,7 +43,14 @@ module Lantern
         mask, sums, before = (1 << (room + 1)) - 1, 1, []
         @marks.each_index.reverse_each do |item|
           before << sums
-          wanted[item].times { sums |= (sums << @marks[item]) & mask }
+          # One, two, four of them and so on: every number up to what is wanted is a sum of these.
+          left, some = wanted[item], 1
+          while left.positive?
+            some = [some, left].min
+            sums |= (sums << @marks[item] * some) & mask
+            left -= some
+            some *= 2
+          end
         end
         [before, sums.bit_length - 1]
       end

@@ -8,7 +8,7 @@ module Lantern
     # Source: Gilmore and Gomory (1961).
     module Generation
       # Enough to prove the small remainder, and the same on every machine.
-      MOST_NODES = 2000
+      MOST_NODES = 200
 
       module_function
 

@@ -37,27 +37,31 @@ module Lantern
       def initialize(kind)
         @kind = kind
         @known = {}
+        # Whole parts of an inch, in which every sum of the strip's sides is a whole number.
+        @parts = [kind.width, kind.length].map { _1.to_r.denominator }.reduce(:lcm)
+        @wide, @long = [kind.width, kind.length].map { (_1 * @parts).to_i }
+        @cells = kind.bias? ? [] : kind.cells.map { |cell| cell.map { (_1 * @parts).to_i } }
       end
 
       # How many strips come out of a room: exact, where few enough places for a cut are possible. On the
       # bias they are cut from one joined length: area over width (published: the rule for continuous
       # bias strips).
-      def most(room) = kind.bias? ? (room.area / kind.area).floor : plan(room.width, room.length).first
+      def most(room) = kind.bias? ? (room.area / kind.area).floor : plan(parts(room.width), parts(room.length)).first
 
       # What no layout can better: the count where it is exact, else what the area holds.
       def ceiling(room)
         most = most(room)
-        (kind.bias? || !exact?(room.width, room.length)) ? (room.area / kind.area).floor : most
+        (kind.bias? || !exact?(parts(room.width), parts(room.length))) ? (room.area / kind.area).floor : most
       end
 
       # All the strips that come out of a room.
       # @return [(Array<Block>, Array<Room>)] where they lie, and what is left
       def fill(room)
         return on_the_bias(room, most(room)) if kind.bias?
-        most, cut, at = plan(room.width, room.length)
+        most, cut, at = plan(parts(room.width), parts(room.length))
         return [[], [room]] if most.zero?
-        return place(room, *at) if cut == :block
-        halves(room, cut, at).map { fill(_1) }.transpose.map(&:flatten)
+        return place(room, *at.first(2), *at.last(2).map { Rational(_1, @parts) }) if cut == :block
+        halves(room, cut, Rational(at, @parts)).map { fill(_1) }.transpose.map(&:flatten)
       end
 
       # Fewer strips than the room holds, taking as little of it as can be, so that what is left is one
@@ -106,8 +110,10 @@ module Lantern
         [room.with(length: at), room.with(y: room.y + at, length: room.length - at)]
       end
 
+      def parts(inches) = (inches * @parts).floor
+
       # Whether every place for a cut is tried.
-      def exact?(width, length) = kind.cells.one? || (places(width).size + 1) * (places(length).size + 1) <= MOST_PLACES
+      def exact?(width, length) = @cells.one? || (places(width).size + 1) * (places(length).size + 1) <= MOST_PLACES
 
       # The most strips, and how: one block of columns and rows, or one cut through and both halves.
       def plan(width, length)
@@ -115,7 +121,7 @@ module Lantern
         width, length = reach(width), reach(length)
         @known[[width, length]] ||= begin
           best = blocks(width, length)
-          bound = (width * length / kind.area).floor
+          bound = width * length / (@wide * @long)
           deep = exact?(width, length)
           cuts(width, length, deep).each do |cut, at|
             break if best.first >= bound
@@ -128,26 +134,22 @@ module Lantern
       end
 
       def blocks(width, length)
-        kind.cells.map { |wide, deep|
-          columns, rows = (width / wide).floor, (length / deep).floor
-          [columns * rows, :block, [columns, rows, wide, deep]]
-        }.max_by(&:first)
+        @cells.map { |wide, deep| [(width / wide) * (length / deep), :block, [width / wide, length / deep, wide, deep]] }.max_by(&:first)
       end
 
       # Where a cut can be of use: at sums of the strip's sides; up to the middle, where both halves are
       # cut in their best way whichever is which.
       def cuts(width, length, deep)
-        return [] if kind.cells.one?
+        return [] if @cells.one?
         [[:width, width], [:length, length]].flat_map { |cut, side| places(side).select { !deep || _1 <= side / 2 }.map { [cut, _1] } }
       end
 
       def places(side) = (@places ||= {})[side] ||= sums(side).select { _1.positive? && _1 < side }.uniq.sort
 
-      def reach(side) = (@reach ||= {})[side] ||= kind.cells.one? ? side : (0..(side / kind.length).floor).map { |longs| longs * kind.length + ((side - longs * kind.length) / kind.width).floor * kind.width }.max
+      # As far as sums of the strip's sides go.
+      def reach(side) = (@reach ||= {})[side] ||= @cells.one? ? side : (0..side / @long).map { |longs| longs * @long + (side - longs * @long) / @wide * @wide }.max
 
-      def sums(side)
-        (0..(side / kind.length).floor).flat_map { |longs| (0..((side - longs * kind.length) / kind.width).floor).map { longs * kind.length + _1 * kind.width } }
-      end
+      def sums(side) = (0..side / @long).flat_map { |longs| (0..(side - longs * @long) / @wide).map { longs * @long + _1 * @wide } }
     end
   end
 end

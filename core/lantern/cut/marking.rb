@@ -11,6 +11,7 @@ module Lantern
       def initialize(problem, solution)
         @problem = problem
         @solution = solution
+        @cuts = {}.compare_by_identity
         @waiting = problem.demand.pieces.group_by { (_1.length * Problem::PER_INCH).ceil }
           .transform_values { |pieces| pieces.map { [_1, _1.count] } }
       end
@@ -18,36 +19,46 @@ module Lantern
       def bars
         cuts = @solution.yields.map { |yields| pieces(yields) }
         runs = lay_run
+        before = last = nil
         @solution.opened.each_with_index.filter_map do |stock, index|
           all = cuts[index] + runs.fetch(index, [])
           next if all.empty?
-          Bar.new(source: stock.source, index: stock.index, length: stock.length, cuts: all, left: left(stock, all))
+          # One bar cut as the last one was is the same value.
+          next last if last && stock.equal?(before) && same?(all, last.cuts)
+          before = stock
+          last = Bar.new(source: stock.source, index: stock.index, length: stock.length, cuts: all, left: left(stock, all))
         end
       end
 
       private
 
+      def same?(cuts, others) = cuts.size == others.size && cuts.each_index.all? { cuts[_1].equal?(others[_1]) }
+
       def left(stock, cuts) = cuts.reduce(stock.length.to_r) { |left, cut| left - cut.length * cut.count }
 
       def pieces(yields)
-        yields.each_with_index.flat_map { |count, index| count.zero? ? [] : name(@problem.items[index], count) }
-      end
-
-      # The next so many pieces of this length, whoever asked for them first.
-      def name(length, count)
         named = []
-        while count.positive?
-          piece, left = @waiting[length].first
-          taken = [left, count].min
-          named << cut(piece, taken)
-          count -= taken
-          (left == taken) ? @waiting[length].shift : @waiting[length].first[1] = left - taken
-        end
+        yields.each_with_index { |count, index| name(@problem.items[index], count, named) if count.positive? }
         named
       end
 
+      # The next so many pieces of this length, whoever asked for them first.
+      def name(length, count, named)
+        waiting = @waiting[length]
+        while count.positive?
+          piece, left = waiting.first
+          taken = (left < count) ? left : count
+          named << cut(piece, taken)
+          count -= taken
+          (left == taken) ? waiting.shift : waiting.first[1] = left - taken
+        end
+      end
+
       # Thousands of bars are cut alike; what they are cut into is the same value.
-      def cut(piece, count) = (@cuts ||= {}.compare_by_identity).then { _1[piece] ||= {} }.then { _1[count] ||= Bar::Cut.new(what: piece.what, length: piece.length, count:, shape: :pieces) }
+      def cut(piece, count)
+        known = (@cuts[piece] ||= {})
+        known[count] ||= Bar::Cut.new(what: piece.what, length: piece.length, count:, shape: :pieces)
+      end
 
       def lay_run
         wanted = (@problem.demand.run * Problem::PER_INCH).ceil

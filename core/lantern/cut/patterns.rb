@@ -25,9 +25,11 @@ module Lantern
         return by_generation(problem, start) unless patterns
         return start if patterns.empty?
         relaxed = relax(problem, patterns) or return start
-        rounded = Rounding.solve(problem, patterns, relaxed, bound: round_up(problem, relaxed[:value]))
+        bound = round_up(problem, relaxed[:value])
+        return start.with(proven: true, bound:) if start && start.price <= bound && fewest_when_cheapest?(problem)
+        rounded = Rounding.solve(problem, patterns, relaxed, bound:)
         good = [start, rounded].compact.min_by { [_1.price, _1.opened.size] }
-        return good.with(proven: true, bound: good.price) if good && good.price <= round_up(problem, relaxed[:value]) && fewest_when_cheapest?(problem)
+        return good.with(proven: true, bound: good.price) if good && good.price <= bound && fewest_when_cheapest?(problem)
         least = solve(problem, patterns, patterns.map { price(_1) })
         return start unless least
         cheapest = total(least, patterns)

@@ -8,6 +8,9 @@ module Lantern
     # Source of the problem: Gilmore and Gomory, "A linear programming approach to the
     # cutting-stock problem" (1961).
     module Rolls
+      MANY = 5_000
+      NEAR = 1.0005
+
       module_function
 
       # @return [Cutting]
@@ -16,10 +19,13 @@ module Lantern
         return nothing(material, demand) if demand.none?
         problem = Problem.new(stock:, demand:)
         solution = Search.solve(problem)
-        solution = Patterns.improve(problem, solution) unless solution&.proven
+        solution = Patterns.improve(problem, solution) unless solution&.proven || close?(problem, solution)
         solution ||= Shortage.solve(problem)
         written(material, demand, problem, solution)
       end
+
+      # So many pieces, and so near to what nobody can go below, that no program would be worth its time.
+      def close?(problem, solution) = solution && problem.counts.sum > MANY && solution.price <= solution.bound * NEAR
 
       def nothing(material, demand)
         Cutting.new(material:, demand:, bars: [], bought: {}, optimal: true, bound: 0, short: 0, untouched: material.on_hand)
@@ -36,7 +42,7 @@ module Lantern
         Cutting.new(material:, demand:, bars:, bought:, optimal: solution.proven, bound: solution.bound, short: solution.short, untouched: untouched + kept)
       end
 
-      private_class_method :nothing, :written
+      private_class_method :close?, :nothing, :written
     end
   end
 end

@@ -10,6 +10,8 @@ module Lantern
       MOST_TRIED = 60
       # Nor more when there are so many packages that trying takes long.
       MANY = 150
+      # Of how often the same could be cut again it is cut again so often, or with nil the greedy way: what is left at the end differs.
+      SHARES = [4 / 5r, 1 / 2r, nil].freeze
 
       module_function
 
@@ -25,11 +27,11 @@ module Lantern
       def tried(problem, mixes)
         least = mixes.least
         few = mixes.list.take_while { _1.packages <= MANY }.first(MOST_TRIED)
-        few = mixes.list.first(2) if few.empty?
-        few.each do |mix|
+        ways = few.any? ? few.product([nil, 4 / 5r]) : mixes.list.first(2).product(SHARES)
+        ways.each do |mix, share|
+          next if share && !(problem.fullest && problem.run.zero?)
           opened = problem.remnants.reverse + mix.opened(problem)
-          yields = pack(problem, opened) { |room, wanted| greedy(problem, room, wanted) }
-          yields ||= pack(problem, opened) { |room, wanted| problem.fullest.taken(room, wanted) } if problem.fullest && problem.run.zero?
+          yields = share ? pack(problem, opened, share) { |room, wanted| problem.fullest.taken(room, wanted) } : pack(problem, opened, 4 / 5r) { |room, wanted| greedy(problem, room, wanted) }
           return Solution.new(opened:, yields:, proven: mix.price <= least, bound: least) if yields
         end
         nil
@@ -57,7 +59,7 @@ module Lantern
         until wanted.all?(&:zero?) && problem.run_fits?(lefts)
           room = hand[yields.size]&.then { problem.length_of(_1) }
           taken = yield(room || length, wanted)
-          alike = room ? 1 : repeats(taken, wanted)
+          alike = room ? 1 : repeats(taken, wanted, 4 / 5r)
           take(problem, taken, alike, room || length, wanted, lefts, yields)
         end
         yields
@@ -66,12 +68,12 @@ module Lantern
       # Bar after bar, as the block fills it.
       # @param opened [Array<Stock>]
       # @return [Array<Array<Integer>>, nil] how many of each item every bar yields
-      def pack(problem, opened)
+      def pack(problem, opened, share)
         wanted, lefts, yields = problem.counts.dup, [], []
         while yields.size < opened.size
           stock = opened[yields.size]
           taken = yield(problem.length_of(stock), wanted)
-          alike = stock.limit ? 1 : [repeats(taken, wanted), opened.size - yields.size].min
+          alike = stock.limit ? 1 : [repeats(taken, wanted, share), opened.size - yields.size].min
           alike = 1 unless opened[yields.size + alike - 1].equal?(stock)
           take(problem, taken, alike, problem.length_of(stock), wanted, lefts, yields)
         end
@@ -84,11 +86,11 @@ module Lantern
         yields.concat([taken] * alike)
       end
 
-      # How often the same can be cut again; where it is often, only half as often, so that the last
+      # How often the same can be cut again; where it is often, only so large a share of it, so that the last
       # lengths still have something to choose from.
-      def repeats(taken, wanted)
+      def repeats(taken, wanted, share)
         times = wanted.zip(taken).filter_map { |want, count| want / count if count.positive? }.min || 1
-        (times > 3) ? times * 4 / 5 : times
+        (times > 3) ? (times * share).to_i : times
       end
 
       # The longest cut that fits, as often as it fits, then the next.

@@ -66,7 +66,7 @@ function Row({ wreath }: { wreath: Wreath }) {
       </Link>
       <div className="min-w-0 flex-1">
         <h2 className="text-lg leading-snug"><Link className="hover:underline" to={`/wreaths/${wreath.id}/cover`}>{wreath.name}</Link></h2>
-        <p className="text-sm text-quiet"><Prose>{worked ? `${worked.layers.map((layer) => layer.title).join(", ") || "No covering yet"} on a ${worked.form.base} ${worked.form.shape}, ${worked.drawing.dimensions.at(-1)?.says ?? ""}` : (work?.problems[0]?.says ?? "…")}</Prose></p>
+        <p className="text-sm text-quiet"><Prose>{worked ? `${worked.layers.map((layer) => layer.title).join(", ") || "No covering yet"} on a ${worked.form.base} ${worked.form.shape}, ${worked.drawing.dimensions.find((each) => !each.inset && !each.across && !each.follows)?.says ?? ""}` : (work?.problems[0]?.says ?? "…")}</Prose></p>
         {worked && (
           <p className="pt-1">
             <span className={`font-semibold ${short ? "text-error" : pay ? "" : "text-secondary"}`}>{short ? "Cannot be had" : pay ? `${worked.cost.to_buy} to pay` : "The stash is enough"}</span>
