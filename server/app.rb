@@ -43,6 +43,15 @@ module Server
 
     before("/api/*") { content_type :json }
 
+    # Deletes a row of a shelf, if it is still the version that was before whoever deletes.
+    # @yieldreturn [Store::Shelf]
+    def self.deletes(path, &shelf)
+      delete(path) do
+        instance_exec(&shelf).delete(id, params["version"].to_i)
+        JSON.generate("ok" => true)
+      end
+    end
+
     Dir[File.join(__dir__, "routes/*.rb")].sort.each { require_relative _1 }
     Routes.constants.sort.each { register Routes.const_get(_1) }
 

@@ -37,10 +37,7 @@ module Server
             bytes
           end
 
-          delete "/api/makes/:id" do
-            store.notebook.delete(id, params["version"].to_i)
-            JSON.generate("ok" => true)
-          end
+          deletes("/api/makes/:id") { store.notebook }
 
           get "/api/wreaths/:id/templates" do
             JSON.generate("templates" => Lantern.templates(store.wreaths.find(id)["plan"]).map { {"name" => _1.name, "title" => _1.title, "says" => _1.says} })

@@ -13,10 +13,7 @@ module Server
             JSON.generate(store.forms.add(sent["name"], sent["form"], sent["units"]))
           end
 
-          delete "/api/forms/:id" do
-            store.forms.delete(id, params["version"].to_i)
-            JSON.generate("ok" => true)
-          end
+          deletes("/api/forms/:id") { store.forms }
         end
       end
     end

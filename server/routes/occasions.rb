@@ -39,10 +39,7 @@ module Server
 
           put("/api/occasions/:id") { JSON.generate(store.occasions.change(id, sent["version"], sent["name"], sent["units"], sent["occasion"])) }
 
-          delete "/api/occasions/:id" do
-            store.occasions.delete(id, params["version"].to_i)
-            JSON.generate("ok" => true)
-          end
+          deletes("/api/occasions/:id") { store.occasions }
 
           put("/api/occasions/:id/wreaths") { JSON.generate(store.occasions.gather(id, sent["wreaths"])) }
 

@@ -39,10 +39,7 @@ module Server
 
           put("/api/materials/:id") { JSON.generate(store.materials.change(id, sent["version"], sent["material"], sent["units"])) }
 
-          delete "/api/materials/:id" do
-            store.materials.delete(id, params["version"].to_i)
-            JSON.generate("ok" => true)
-          end
+          deletes("/api/materials/:id") { store.materials }
         end
       end
     end

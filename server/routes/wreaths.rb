@@ -39,10 +39,7 @@ module Server
 
           put("/api/wreaths/:id") { JSON.generate(store.wreaths.change(id, sent["version"], sent["plan"])) }
 
-          delete "/api/wreaths/:id" do
-            store.wreaths.delete(id, params["version"].to_i)
-            JSON.generate("ok" => true)
-          end
+          deletes("/api/wreaths/:id") { store.wreaths }
 
           post("/api/wreaths/:id/cut") { JSON.generate(store.wreaths.cut(id, sent["version"], sent["cut_sheet"])) }
 

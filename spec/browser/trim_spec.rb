@@ -1,0 +1,126 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser"
+require_relative "../support/keys"
+
+RSpec.describe "Trimming and hanging on the screen", :browser, :store do
+  before { load_demo }
+
+  def handle(name) = find("[role=slider][aria-label^='#{name}']")
+
+  it "adds a bow, says what its ribbon must be like, and mends it at a click" do
+    open_wreath("rope ring", "trim")
+    expect(page).to have_css("h2", text: "Nothing fixed on yet")
+    expect(page).to be_axe_clean
+    click_on "Add: bow"
+    expect(page).to have_css("section[aria-label=Trim] h2", text: "Bow")
+    select "Marigold herringbone tape", from: "Material"
+    expect(page).to have_css("li", text: /has no wire in its edges: loops of 4 in fall in/)
+    click_on "Change to loop size: 3 in"
+    expect(page).to have_no_css("li", text: /fall in/)
+    expect(page).to have_css("tr", text: /The loops, laid flat.*4 × 2 × 3.*24 in/)
+    select "Stacked strips", from: "Kind of bow"
+    expect(page).to have_css("tr", text: /Strips.*4 × 18.*72 in/)
+    expect(page).to have_css("footer button", text: /loops in the bow/)
+    expect(page).to be_axe_clean
+    saved
+  end
+
+  it "puts a bow at its hour by dragging it round the form, and by typing the hour" do
+    id = open_wreath("rope and bow", "trim")
+    expect(handle("Bow")["aria-valuenow"]).to eq "5"
+    sheet = page.evaluate_script("(() => { const b = document.querySelector('section[aria-label=Drawing] svg').getScreenCTM(); return [b.e, b.f] })()")
+    # The middle of the form is at nought; nine o'clock lies to its left.
+    from = page.evaluate_script("(() => { const r = document.querySelector('[role=slider][aria-label^=Bow]').getBoundingClientRect(); return [r.left + r.width / 2, r.top + r.height / 2] })()")
+    mouse = page.driver.browser.mouse
+    mouse.move(x: from[0], y: from[1]).down
+    mouse.move(x: sheet[0] - 120, y: sheet[1], steps: 6)
+    mouse.up
+    expect(page).to have_css("[role=slider][aria-label^='Bow'][aria-valuenow='9']")
+    saved
+    expect(RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["id"] == "bow" }["at"]).to eq 9
+    fill_in "At, by the clock", with: "2.5"
+    expect(page).to have_css("[role=slider][aria-label^='Bow'][aria-valuenow='2.5']")
+    fill_in "At, by the clock", with: "25"
+    expect(page).to have_css("[role=alert]", text: /from 0 to 12/)
+  end
+
+  it "never lets the hanger be forgotten, and prints what is cut to the outline" do
+    open_wreath("rope ring", "hang")
+    expect(page).to have_css("h2", text: "Nothing to hang it by yet")
+    click_on "Add: hanger"
+    expect(page).to have_css("section[aria-label=Hang] h2", text: "Hanger")
+    select "Joined rope ends", from: "Kind of hanger"
+    expect(page).to have_css("tr", text: /Joined rope ends.*as is usual.*10 in/)
+    find("label", text: "At the end").click
+    click_on "Add: back"
+    expect(page).to have_css("section[aria-label=Hang] h2", text: "Back")
+    expect(page).to have_link("Back as PDF", href: /template.pdf\?part=back&paper=letter/)
+    expect(page).to have_link("Outline as SVG")
+    select "Glue sticks, 7 mm", from: "Glue sticks"
+    expect(page).to have_css("tr", text: /Sticks of 7 by 100 mm/)
+    saved
+    expect(page).to be_axe_clean
+    find("nav[aria-label=Stages] a", text: "Buy").click
+    expect(page).to have_css("h3", text: "Glue sticks, 7 mm")
+  end
+
+  it "offers what finished makes teach, takes it up, and leaves it out again" do
+    open_wreath("rope ring", "cover")
+    expect(page).to have_text("4 finished makes say +3.9 in 100 of Tarred hemp cord.")
+    before = tape("Tarred hemp cord in all")
+    click_on "Plan with it"
+    expect(page).to have_text("The plan counts with it.")
+    expect(page).to have_css("tr", text: /With what was learned: 4 finished makes say/)
+    expect(tape("Tarred hemp cord in all")).not_to eq before
+    click_on "Leave it out"
+    expect(page).to have_css("button", text: "Plan with it")
+    expect(page).to have_no_css("tr", text: /With what was learned/)
+    expect(tape("Tarred hemp cord in all")).to eq before
+  end
+end
+
+RSpec.describe "Every view", :browser, :store do
+  before { load_demo }
+
+  # Every view with the demo in it, and what shows that it is there.
+  def views
+    id = ->(name) { RealStore.store.wreaths.all.find { _1["name"].include?(name) }["id"] }
+    stages = %w[form cover trim hang cut buy].to_h { |stage| ["/wreaths/#{id.call("rope and bow")}/#{stage}", "footer li"] }
+    {"/" => "li svg[role=img]", "/stash" => "h3", "/occasions" => "h2 a", "/occasions/#{RealStore.store.occasions.all[0]["id"]}" => "dl dt", "/notebook" => "h3",
+     "/wreaths/#{id.call("rope ring")}/coverings" => "li svg[role=img]", "/wreaths/#{id.call("ribbon laid in")}/bench" => "nav[aria-label=Steps]"}.merge(stages)
+  end
+
+  it "has nothing for axe to find, by day and by dusk" do
+    %w[light dark].each do |scheme|
+      page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [{name: "prefers-color-scheme", value: scheme}])
+      views.each do |path, there|
+        visit path
+        expect(page).to have_css(there, minimum: 1, wait: 30)
+        expect(page).to be_axe_clean, "#{scheme} #{path}"
+      end
+    end
+  ensure
+    page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [])
+  end
+
+  it "fits a phone: nothing runs out to the side" do
+    keep_window(390, 844) do
+      views.each do |path, there|
+        visit path
+        expect(page).to have_css(there, minimum: 1, wait: 30)
+        expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 390, path
+      end
+    end
+  end
+
+  it "holds at twice the size" do
+    keep_window(640, 400) do
+      views.each do |path, there|
+        visit path
+        expect(page).to have_css(there, minimum: 1, wait: 30)
+        expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 640, path
+      end
+    end
+  end
+end
