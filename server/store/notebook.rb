@@ -34,7 +34,7 @@ module Server
           type, bytes = photo(said["photo"])
           state = @bench.state(wreath_id)
           id = rows.insert(wreath_id:, wreath_name: wreath["name"], plan: JSON.generate(wreath["plan"]), lines: JSON.generate(finish.lines(said["used"] || {})), minutes: state["seconds"].values.sum / 60,
-            steps: JSON.generate(state["seconds"]), note: said["note"].to_s.strip[0, 4000], photo: bytes && Sequel.blob(bytes), photo_type: type)
+            steps: JSON.generate(finish.steps(state["seconds"])), note: said["note"].to_s.strip[0, 4000], photo: bytes && Sequel.blob(bytes), photo_type: type)
           @bench.close(wreath_id, id)
           settle(wreath, finish.over(said["used"] || {})) if wreath["cut"]
           show(row(id))
@@ -93,7 +93,7 @@ module Server
       def refuse_photo = raise(Lantern::Plan::Refused.at("photo", "The photo must be a JPEG, PNG or WebP picture of at most 6 MB."))
 
       def show(row)
-        stamps(row).merge("wreath" => row[:wreath_id], "wreath_name" => row[:wreath_name], "lines" => JSON.parse(row[:lines]), "minutes" => row[:minutes], "note" => row[:note],
+        stamps(row).merge("wreath" => row[:wreath_id], "wreath_name" => row[:wreath_name], "lines" => JSON.parse(row[:lines]), "minutes" => row[:minutes], "steps" => JSON.parse(row[:steps]), "note" => row[:note],
           "photo" => !row[:photo_type].nil?, "made_at" => row[:created_at].utc.strftime("%Y-%m-%dT%H:%M:%SZ"))
       end
     end

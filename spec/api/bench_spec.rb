@@ -44,6 +44,7 @@ RSpec.describe "The bench", :api, :store do
     photo = "data:image/png;base64,#{Base64.strict_encode64("\x89PNG\r\n\x1A\nrest".b)}"
     make = ask(:post, "/wreaths/#{wreath["id"]}/finish", {used: {rope: "62 ft"}, note: "Lay them closer.", photo:})
     expect(make).to include("minutes" => 30, "note" => "Lay them closer.", "photo" => true, "wreath_name" => "Door 7, rope ring")
+    expect(make["steps"]).to match [include("title" => /Coil the cord/, "took" => 30.0, "planned" => be_between(30, 60))]
     expect(make["lines"][0]).to include("method" => "rope_coil", "material" => "rope", "used" => 744.0, "used_says" => "62 ft")
     header "Host", "localhost"
     get "/api/makes/#{make["id"]}/photo"

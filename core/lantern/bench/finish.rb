@@ -44,6 +44,16 @@ module Lantern
         end
       end
 
+      # What each step took, beside what it was planned to take.
+      # @param seconds [Hash{String=>Integer}] by step
+      # @return [Array<Hash>] `title`, `planned` and `took` in minutes, of the steps that took any time
+      def steps(seconds)
+        stock = Cut.work(@plan, @layers)
+        Bench.work(@plan, @plan.band, @layers, stock).steps.filter_map do |step|
+          {"title" => step.title, "planned" => step.minutes.round(1), "took" => (seconds[step.id] / 60.0).round(1)} if seconds.fetch(step.id, 0).positive?
+        end
+      end
+
       # How much more than planned was used of what is cut by length.
       # @return [Hash{String=>Rational}] inches by material; negative when there was some left
       def over(used)

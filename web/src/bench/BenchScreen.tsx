@@ -15,7 +15,7 @@ import { useWakeLock } from "./useWakeLock"
 /** A wreath at the bench: one step at a time, one big counter, nothing lost. */
 export function BenchScreen() {
   const id = Number(useParams().id)
-  const wreath = useQuery({ queryKey: ["wreath", id], staleTime: Infinity, retry: true, queryFn: async () => answered(await api.GET("/wreaths/{id}", { params: { path: { id } } })) }).data
+  const wreath = useQuery({ queryKey: ["wreath", id], staleTime: Infinity, refetchOnMount: "always", retry: true, queryFn: async () => answered(await api.GET("/wreaths/{id}", { params: { path: { id } } })) }).data
   const work = useWork(wreath?.plan).data
   useEffect(() => {
     document.title = `Bench: ${wreath?.name ?? "wreath"} · Crisp Lantern`

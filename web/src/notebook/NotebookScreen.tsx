@@ -60,6 +60,15 @@ function Entry({ make }: { make: Make }) {
             ))}
           </tbody>
         </table>
+        {make.steps.length > 0 && (
+          <details>
+            <summary className="cursor-pointer py-1 text-sm">What each step took</summary>
+            <table className="ledger w-full text-sm">
+              <caption className="sr-only">Minutes at the bench, step by step</caption>
+              <tbody>{make.steps.map((step) => <tr key={step.title}><td>{step.title}</td><td>planned {Math.round(step.planned)} min</td><td>{Math.round(step.took)} min</td></tr>)}</tbody>
+            </table>
+          </details>
+        )}
         {make.note && <p className="pt-1">{make.note}</p>}
         <button type="button" className="link-button text-sm text-quiet" onClick={() => void remove()} aria-label={`Tear this page out: ${make.wreath_name}`}>Tear this page out</button>
       </div>

@@ -52,11 +52,31 @@ export function StashScreen() {
   )
 }
 
+interface Sheet { width: number; length: number; end_width?: number }
+
+/** Pieces of cloth to scale, side by side, each with its length upright. */
+function Sheets({ sheets, colour }: { sheets: Sheet[]; colour: string }) {
+  const high = Math.max(...sheets.map((sheet) => sheet.length))
+  const places = sheets.map((_, i) => sheets.slice(0, i).reduce((sum, sheet) => sum + Math.max(sheet.width, sheet.end_width ?? 0) + high * 0.12, 0))
+  const wide = places.at(-1)! + Math.max(sheets.at(-1)!.width, sheets.at(-1)!.end_width ?? 0)
+  return (
+    <svg className="block max-w-full" style={{ height: 44 }} viewBox={`-0.5 -0.5 ${wide + 1} ${high + 1}`} aria-hidden="true">
+      {sheets.map((sheet, i) => {
+        const far = sheet.end_width ?? sheet.width
+        const most = Math.max(sheet.width, far)
+        const [left, end] = [places[i]! + (most - sheet.width) / 2, places[i]! + (most - far) / 2]
+        return <polygon key={i} points={`${left},0 ${left + sheet.width},0 ${end + far},${sheet.length} ${end},${sheet.length}`} fill={colour} stroke="var(--color-base-content)" vectorEffect="non-scaling-stroke" />
+      })}
+    </svg>
+  )
+}
+
 function Row({ stashed, longest, onOpen, onLedger }: { stashed: StashMaterial; longest: number; onOpen: () => void; onLedger: () => void }) {
   const { material, lengths, pieces } = stashed
   const size = (["width", "diameter"] as const).flatMap((name) => (lengths[name] ? [`${lengths[name]} ${name === "width" ? "wide" : "thick"}`] : []))
   const offers = (material.offers ?? []).map((offer, i) => `${offer.count !== undefined ? String(offer.count) : ["width", "length"].flatMap((side) => lengths[`offers.${i}.${side}`] ?? []).join(" by ")} for ${String(offer.price)}`)
   const hand = pieces.map((_, i) => lengths[`on_hand.${i}`])
+  const sheets = (material.on_hand ?? []).filter((each): each is Sheet => typeof each === "object" && each !== null && typeof (each as Sheet).width === "number")
   const count = (material.on_hand ?? []).reduce<number>((sum, each) => sum + (typeof each === "number" && pieces.length === 0 ? each : 1), 0)
   return (
     <li className="grid grid-cols-[2.5rem_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-base-300 py-2 sm:grid-cols-[2.5rem_minmax(0,1fr)_minmax(0,1fr)_auto]">
@@ -71,7 +91,8 @@ function Row({ stashed, longest, onOpen, onLedger }: { stashed: StashMaterial; l
             {pieces.map((piece, index) => <rect key={index} y={index * 9 + 1} width={piece} height="7" fill={colourOf(material)} stroke="var(--color-base-content)" vectorEffect="non-scaling-stroke" />)}
           </svg>
         )}
-        <p className="text-sm"><Prose>{count === 0 ? "none on hand" : pieces.length > 0 ? `${hand.join(", ")} on hand` : `${count} ${count === 1 ? "piece" : "pieces"} on hand`}</Prose></p>
+        {sheets.length > 0 && <Sheets sheets={sheets} colour={colourOf(material)} />}
+        <p className="text-sm"><Prose>{sheets.length > 0 ? `${sheets.map((_, i) => ["width", "length"].map((side) => lengths[`on_hand.${i}.${side}`]).join(" by ")).join(", ")} on hand` : count === 0 ? "none on hand" : pieces.length > 0 ? `${hand.join(", ")} on hand` : `${count} ${count === 1 ? "piece" : "pieces"} on hand`}</Prose></p>
       </div>
       <span className="flex gap-2">
         <button type="button" className="plain-button" onClick={onLedger} aria-label={`Where it went: ${material.name}`}>Where it went</button>

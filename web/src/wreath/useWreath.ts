@@ -43,7 +43,7 @@ export function useWreath(id: number) {
       if (data) {
         version.current = data.version
         queries.setQueryData(["wreath", id], data)
-        void queries.invalidateQueries({ queryKey: ["wreaths"] })
+        void queries.invalidateQueries({ predicate: ({ queryKey }) => ["wreaths", "templates", "occasions"].includes(String(queryKey[0])) })
         setSaving("saved")
       } else if (response.status === 409) {
         setTheirs((error as { current: Wreath }).current)
