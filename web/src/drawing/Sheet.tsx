@@ -82,7 +82,7 @@ function Plane({ worked, materials, side, pointed, sizing, placing, onType, bare
   const box = [left - letter * 6.5, top - letter * 1.2, right - left + letter * 13, bottom - top + letter * 4.4]
   const says = `${worked.name}, seen from the ${side}: ${drawing.layers.map((lie) => `${lie.front.length} ${lie.what}`).join(", ") || "the bare form"}.`
   return (
-    <svg viewBox={box.join(" ")} className="h-full w-full" role={sizing || placing?.layers.length ? "group" : "img"} aria-label={says}>
+    <svg viewBox={box.join(" ")} className="h-full w-full max-sm:h-80" role={sizing || placing?.layers.length ? "group" : "img"} aria-label={says}>
       <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} />
       {sizing?.measuring && <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />}
       <Dimensions drawing={drawing} letter={letter} sizing={sizing} onType={onType} mirrored={side === "back"} />
@@ -104,7 +104,7 @@ function bareSays(bare: Bare): string {
 
 function Legend({ worked, materials, onPoint }: { worked: WorkedPlan; materials: Material[]; onPoint: (index: number | undefined) => void }) {
   return (
-    <ul className="absolute right-3 top-1 max-w-48 text-sm" aria-label="What is drawn">
+    <ul className="absolute right-3 top-1 max-w-48 text-sm max-sm:static max-sm:flex max-sm:max-w-none max-sm:flex-wrap max-sm:gap-x-4" aria-label="What is drawn">
       {worked.drawing.layers.map((lie, index) => {
         const second = isMore(worked.drawing.layers, index)
         if (lie.what === "pinch") return null

@@ -16,6 +16,8 @@ export function useOccasion(id: number) {
   const [refused, setRefused] = useState("")
   const version = useRef(0)
   const timer = useRef<number>(undefined)
+  const waiting = useRef<Said>(undefined)
+  const busy = useRef(false)
 
   useEffect(() => {
     if (!loaded.data || loaded.data.version <= version.current) return
@@ -23,25 +25,34 @@ export function useOccasion(id: number) {
     setSaid({ name: loaded.data.name, units: loaded.data.units, occasion: loaded.data.occasion })
   }, [loaded.data])
 
+  const send = useCallback(async () => {
+    if (busy.current) return
+    busy.current = true
+    while (waiting.current) {
+      const next = waiting.current
+      waiting.current = undefined
+      const { data, error, response } = await api.PUT("/occasions/{id}", { params: { path: { id } }, body: { ...next, name: next.name || "Untitled occasion", version: version.current } })
+      const theirs = response?.status === 409 ? (error as { current: Occasion }).current : undefined
+      if (data) queries.setQueryData(["occasions", id], data)
+      if (theirs) {
+        setSaid({ name: theirs.name, units: theirs.units, occasion: theirs.occasion })
+        waiting.current = undefined
+      }
+      version.current = (data ?? theirs)?.version ?? version.current
+      setProblems(data ? [] : problemsOf(error))
+      setSaving(data ? "saved" : theirs ? "somebody else saved it first; theirs is shown" : "not saved")
+      if (data) await queries.invalidateQueries({ queryKey: ["occasions"] })
+    }
+    busy.current = false
+  }, [id, queries])
+
   const keep = useCallback((next: Said) => {
     setSaid(next)
     setSaving("saving")
+    waiting.current = next
     window.clearTimeout(timer.current)
-    timer.current = window.setTimeout(async () => {
-      const { data, error, response } = await api.PUT("/occasions/{id}", { params: { path: { id } }, body: { ...next, name: next.name || "Untitled occasion", version: version.current } })
-      if (data) {
-        version.current = data.version
-        queries.setQueryData(["occasions", id], data)
-      } else if (response?.status === 409) {
-        const { current } = error as { current: Occasion }
-        version.current = current.version
-        setSaid({ name: current.name, units: current.units, occasion: current.occasion })
-      }
-      setProblems(data ? [] : problemsOf(error))
-      setSaving(data ? "saved" : response?.status === 409 ? "somebody else saved it first; theirs is shown" : "not saved")
-      if (data) await queries.invalidateQueries({ queryKey: ["occasions"] })
-    }, PAUSE)
-  }, [id, queries])
+    timer.current = window.setTimeout(() => void send(), PAUSE)
+  }, [send])
 
   const gather = useCallback(async (wreaths: number[]) => {
     const { data } = await api.PUT("/occasions/{id}/wreaths", { params: { path: { id } }, body: { wreaths } })
