@@ -26,11 +26,12 @@ module Lantern
 
       # Every piece counts as the share of a length that it spoils when it is measured in (k + 1)ths.
       def rounded(shares, room, k)
+        # In parts of a length, room times k to the whole, so that all numbers are whole.
         total = shares.sum do |item, count|
           parts, over = (item * (k + 1)).divmod(room)
-          (over.zero? ? Rational(item, room) : Rational(parts, k)) * count
+          (over.zero? ? item * k : parts * room) * count
         end
-        total.ceil
+        (total + room * k - 1) / (room * k)
       end
 
       # Pieces so long that nothing as long as `least` fits beside them take a whole length; those that

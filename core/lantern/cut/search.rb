@@ -10,8 +10,8 @@ module Lantern
       MOST_TRIED = 60
       # Nor more when there are so many packages that trying takes long.
       MANY = 150
-      # Of how often the same could be cut again it is cut again so often, or with nil the greedy way: what is left at the end differs.
-      SHARES = [4 / 5r, 1 / 2r, nil].freeze
+      # Then only so many prices are tried, one mix of each.
+      FEW = 6
 
       module_function
 
@@ -27,7 +27,7 @@ module Lantern
       def tried(problem, mixes)
         least = mixes.least
         few = mixes.list.take_while { _1.packages <= MANY }.first(MOST_TRIED)
-        ways = few.any? ? few.product([nil, 4 / 5r]) : mixes.list.first(2).product(SHARES)
+        ways = few.any? ? few.product([nil, 4 / 5r]) : mixes.list.uniq(&:price).first(FEW).product([4 / 5r])
         ways.each do |mix, share|
           next if share && !(problem.fullest && problem.run.zero?)
           opened = problem.remnants.reverse + mix.opened(problem)
@@ -44,8 +44,9 @@ module Lantern
         length = problem.length_of(stock)
         return if problem.items.any? && problem.items.first > length || problem.run.positive? && !problem.given(length).positive?
         hand = problem.remnants.reverse
-        least = hand.any? ? 0 : [(problem.total + length - 1) / length, Bounds.fewest(problem.items, problem.counts, length)].max
+        least = hand.any? ? 0 : (problem.total + length - 1) / length
         yields = filled(problem, hand, length) { |room, wanted| greedy(problem, room, wanted) }
+        least = [least, Bounds.fewest(problem.items, problem.counts, length)].max if yields.size > least && hand.empty?
         if yields.size > least && problem.run.zero? && problem.fullest
           fuller = filled(problem, hand, length) { |room, wanted| problem.fullest.taken(room, wanted) }
           yields = fuller if fuller.size < yields.size
