@@ -57,6 +57,7 @@ module Lantern
 
       def trace(wanted, before, sum)
         @marks.each_index.map do |item|
+          next 0 if sum.zero? || wanted[item].zero?
           sums = before[@marks.size - 1 - item]
           count = wanted[item].downto(0).find { |often| sum >= often * @marks[item] && sums[sum - often * @marks[item]] == 1 }
           sum -= count * @marks[item]

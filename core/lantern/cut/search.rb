@@ -12,6 +12,8 @@ module Lantern
       MANY = 150
       # Then only so many prices are tried, one mix of each.
       FEW = 6
+      # By how many packages such mixes differ, and a few in which the rest finds its place.
+      COMMON_LESS = 25
 
       module_function
 
@@ -27,15 +29,35 @@ module Lantern
       def tried(problem, mixes)
         least = mixes.least
         few = mixes.list.take_while { _1.packages <= MANY }.first(MOST_TRIED)
-        ways = few.any? ? few.product([nil, 4 / 5r]) : mixes.list.uniq(&:price).first(FEW).product([4 / 5r])
-        ways.each do |mix, share|
-          next if share && !(problem.fullest && problem.run.zero?)
+        return tried_many(problem, mixes, least) if few.empty?
+        few.each do |mix|
           opened = problem.remnants.reverse + mix.opened(problem)
-          yields = share ? pack(problem, opened, share) { |room, wanted| problem.fullest.taken(room, wanted) } : pack(problem, opened, 4 / 5r) { |room, wanted| greedy(problem, room, wanted) }
+          yields = pack(problem, opened) { |room, wanted| greedy(problem, room, wanted) }
+          yields ||= pack(problem, opened) { |room, wanted| problem.fullest.taken(room, wanted) } if filling?(problem)
           return Solution.new(opened:, yields:, proven: mix.price <= least, bound: least) if yields
         end
         nil
       end
+
+      # The same where there are many packages: all mixes are alike but for the last few packages, so what
+      # they have in common is filled once.
+      def tried_many(problem, mixes, least)
+        chosen = mixes.list.uniq(&:price).first(FEW)
+        return if chosen.empty? || !filling?(problem)
+        best = chosen.first.counts.last.first
+        common = [chosen.map { |mix| mix.counts.last.last }.min - COMMON_LESS, 0].max
+        first = problem.remnants.reverse + [best] * common
+        fill = ->(room, wanted) { problem.fullest.taken(room, wanted) }
+        begun = packed(problem, first, Packing.begin(problem), &fill)
+        chosen.each do |mix|
+          opened = first + mix.opened(problem).then { |all| all.reject { _1.equal?(best) } + [best] * (mix.counts.last.last - common) }
+          done = packed(problem, opened, begun.copy, &fill)
+          return Solution.new(opened:, yields: done.yields, proven: mix.price <= least, bound: least) if done.whole?(problem)
+        end
+        nil
+      end
+
+      def filling?(problem) = problem.run.zero? && !problem.fullest.nil?
 
       # What is on hand, and then packages of one kind only: as many as it takes, filled in order; where
       # the pieces alone demand fewer, filled again, each as full as can be.
@@ -56,42 +78,37 @@ module Lantern
 
       # Length after length until everything is cut, and what is left holds the run.
       def filled(problem, hand, length)
-        wanted, lefts, yields = problem.counts.dup, [], []
-        until wanted.all?(&:zero?) && problem.run_fits?(lefts)
-          room = hand[yields.size]&.then { problem.length_of(_1) }
-          taken = yield(room || length, wanted)
-          alike = room ? 1 : repeats(taken, wanted, 4 / 5r)
-          take(problem, taken, alike, room || length, wanted, lefts, yields)
+        packing = Packing.begin(problem)
+        until packing.whole?(problem)
+          room = hand[packing.yields.size]&.then { problem.length_of(_1) }
+          taken = yield(room || length, packing.wanted)
+          packing.take(problem, taken, room ? 1 : repeats(taken, packing.wanted), room || length)
         end
-        yields
+        packing.yields
       end
 
       # Bar after bar, as the block fills it.
       # @param opened [Array<Stock>]
       # @return [Array<Array<Integer>>, nil] how many of each item every bar yields
-      def pack(problem, opened, share)
-        wanted, lefts, yields = problem.counts.dup, [], []
-        while yields.size < opened.size
-          stock = opened[yields.size]
-          taken = yield(problem.length_of(stock), wanted)
-          alike = stock.limit ? 1 : [repeats(taken, wanted, share), opened.size - yields.size].min
-          alike = 1 unless opened[yields.size + alike - 1].equal?(stock)
-          take(problem, taken, alike, problem.length_of(stock), wanted, lefts, yields)
+      def pack(problem, opened, &) = packed(problem, opened, Packing.begin(problem), &).then { _1.yields if _1.whole?(problem) }
+
+      def packed(problem, opened, packing)
+        while packing.yields.size < opened.size
+          place = packing.yields.size
+          stock = opened[place]
+          taken = yield(problem.length_of(stock), packing.wanted)
+          alike = stock.limit ? 1 : [repeats(taken, packing.wanted), opened.size - place].min
+          alike = 1 unless opened[place + alike - 1].equal?(stock)
+          packing.take(problem, taken, alike, problem.length_of(stock))
         end
-        yields if wanted.all?(&:zero?) && problem.run_fits?(lefts)
+        packing
       end
 
-      def take(problem, taken, alike, room, wanted, lefts, yields)
-        taken.each_with_index { |count, item| wanted[item] -= count * alike }
-        lefts.concat([room - problem.items.zip(taken).sum { |item, count| item * count }] * alike)
-        yields.concat([taken] * alike)
-      end
-
-      # How often the same can be cut again; where it is often, only so large a share of it, so that the last
+      # How often the same can be cut again; where it is often, only four times in five, so that the last
       # lengths still have something to choose from.
-      def repeats(taken, wanted, share)
+      def repeats(taken, wanted)
         times = wanted.zip(taken).filter_map { |want, count| want / count if count.positive? }.min || 1
-        (times > 3) ? (times * share).to_i : times
+        (times > 3) ? times * 4 / 5 : times
       end
 
       # The longest cut that fits, as often as it fits, then the next.
@@ -101,7 +118,7 @@ module Lantern
 
       def longest(problem) = problem.stock.map { problem.length_of(_1) }.max || 0
 
-      private_class_method :tried, :one_kind, :filled, :pack, :take, :repeats, :greedy, :longest
+      private_class_method :tried, :tried_many, :filling?, :one_kind, :filled, :pack, :packed, :repeats, :greedy, :longest
     end
   end
 end
