@@ -22,9 +22,11 @@ module Server
       TOOK.each do |name, materials|
         wreath = wreaths.find { _1["name"] == name } or next
         materials.each do |material, ratios|
-          planned = Lantern.work(wreath["plan"])["materials"].find { _1["id"] == material }["needed"]
+          worked = Lantern.work(wreath["plan"])
+          planned = worked["materials"].find { _1["id"] == material }["needed"]
+          longest = worked["steps"].max_by { _1["minutes"] }["id"]
           ratios.each do |ratio|
-            store.bench.take(wreath["id"], [{"event" => "demo-#{wreath["id"]}-#{ratio}", "step" => "prepare", "kind" => "time", "amount" => (3400 * ratio).round}])
+            store.bench.take(wreath["id"], [{"event" => "demo-#{wreath["id"]}-#{ratio}", "step" => longest, "kind" => "time", "amount" => (3400 * ratio).round}])
             store.notebook.finish(wreath["id"], {"used" => {material => (planned * ratio).round(2)}, "note" => notes.next})
           end
         end

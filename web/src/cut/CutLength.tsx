@@ -3,6 +3,9 @@ import { colourOf } from "../drawing/Textures"
 import { Prose } from "../pieces/Prose"
 import { SheetPlan } from "./SheetPlan"
 
+/** What so many of a material's lengths are called. */
+export const opened = (kind: string, number: number) => `${kind === "fabric" ? "sheet" : "length"}${number === 1 ? "" : "s"}`
+
 export const count = (bars: CutBar[]) => bars.reduce((sum, bar) => sum + bar.times, 0)
 
 interface Props { bar: CutBar; longest: number; material?: Material; ticked?: boolean; onTick?: (made: boolean) => void }

@@ -3,7 +3,7 @@ import { useState } from "react"
 import { Link, useNavigate, useParams } from "react-router"
 import { api, type Field, type Wreath } from "../api/client"
 import { useDeclarations, useStash, useWorkedOccasion, useWreaths } from "../api/queries"
-import { count, CutLength } from "../cut/CutLength"
+import { count, CutLength, opened } from "../cut/CutLength"
 import { FieldControl } from "../pieces/FieldControl"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { Page } from "../pieces/Page"
@@ -189,7 +189,7 @@ function Cutting({ worked, occasion }: { worked: Worked; occasion: ReturnType<ty
       {groups.map(({ material, bars }) => (
         <div key={material.id} className="min-w-0 pb-4">
           <h2 className="text-lg">{material.name}</h2>
-          <p className="text-sm text-quiet">{count(bars)} {count(bars) === 1 ? "length" : "lengths"} opened. {material.optimal ? "Nobody could buy less for it." : `At least ${material.bound} whatever one does.`}</p>
+          <p className="text-sm text-quiet">{count(bars)} {opened(material.kind, count(bars))} opened. {material.optimal ? "Nobody could buy less for it." : `At least ${material.bound} whatever one does.`}</p>
           <ul>{bars.map((bar) => <CutLength key={bar.id} bar={bar} longest={Math.max(...bars.map((each) => each.length))} material={stash.find((each) => each.material.id === material.id)?.material} ticked={occasion.ticks.includes(bar.id)} onTick={(made) => void occasion.tick(bar.id, made)} />)}</ul>
         </div>
       ))}

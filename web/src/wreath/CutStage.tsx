@@ -1,4 +1,4 @@
-import { count, CutLength } from "../cut/CutLength"
+import { count, CutLength, opened } from "../cut/CutLength"
 import { FieldControl } from "../pieces/FieldControl"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./WreathScreen"
@@ -40,7 +40,7 @@ export function CutStage({ plan, worked, problems, declarations, bench, onChange
         <div key={material.id} className="pt-3">
           <h3 className="text-lg">{material.name}</h3>
           <p className="text-sm text-quiet">
-            {count(bars)} {count(bars) === 1 ? "length" : "lengths"} opened{material.joins > 0 ? `, ${material.joins} ${material.joins === 1 ? "join" : "joins"}` : ""}. {material.optimal ? "Nobody could buy less for it." : `At least ${material.bound} whatever one does.`}
+            {count(bars)} {opened(material.kind, count(bars))} opened{material.joins > 0 ? `, ${material.joins} ${material.joins === 1 ? "join" : "joins"}` : ""}. {material.optimal ? "Nobody could buy less for it." : `At least ${material.bound} whatever one does.`}
           </p>
           <ul>{bars.map((bar) => <CutLength key={bar.id} bar={bar} ticked={bench.ticks.includes(bar.id)} onTick={(made) => onTick(bar.id, made)} longest={Math.max(...bars.map((each) => each.length))} material={sheets(material.id)} />)}</ul>
         </div>
