@@ -4,7 +4,7 @@ import { FieldControl } from "../pieces/FieldControl"
 import { Working } from "../pieces/Working"
 import { Purchase } from "./Purchase"
 import { put, valueAt } from "./places"
-import type { StageProps } from "./WreathScreen"
+import type { StageProps } from "./stageProps"
 
 /** What is in hand, what to buy in whole packages, what it comes to and what is left. */
 export function BuyStage({ plan, worked, problems, declarations, onChange }: StageProps) {

@@ -1,5 +1,5 @@
 import { LayersStage } from "./LayersStage"
-import type { StageProps } from "./WreathScreen"
+import type { StageProps } from "./stageProps"
 
 /** Which covering, of what, and how it lies. */
 export const CoverStage = (props: StageProps) => <LayersStage {...props} stage="cover" />

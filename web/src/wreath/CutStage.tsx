@@ -1,7 +1,7 @@
 import { count, CutLength, opened } from "../cut/CutLength"
 import { FieldControl } from "../pieces/FieldControl"
 import { put, valueAt } from "./places"
-import type { StageProps } from "./WreathScreen"
+import type { StageProps } from "./stageProps"
 
 /** What to cut from what: every length opened as a bar, its cuts in order, to scale. */
 export function CutStage({ plan, worked, problems, declarations, bench, onChange, onTick, onStash, refused, id }: StageProps) {

@@ -8,7 +8,7 @@ import { OpenChoice } from "../pieces/OpenChoice"
 import { Working } from "../pieces/Working"
 import { Findings } from "./Findings"
 import { put, valueAt } from "./places"
-import type { StageProps } from "./WreathScreen"
+import type { StageProps } from "./stageProps"
 
 /** What the form is, by its sizes or by a string. */
 export function FormStage({ plan, worked, problems, declarations, onChange, onMeasure, id }: StageProps) {

@@ -2,7 +2,7 @@ import { useTemplates } from "../api/queries"
 import { useStash } from "../api/queries"
 import { Working } from "../pieces/Working"
 import { LayersStage } from "./LayersStage"
-import type { StageProps } from "./WreathScreen"
+import type { StageProps } from "./stageProps"
 
 /** What it hangs by, what covers its back, templates at true size, and the glue it all takes. */
 export function HangStage(props: StageProps) {

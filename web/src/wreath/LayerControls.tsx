@@ -8,7 +8,7 @@ import { Findings } from "./Findings"
 import { withMaterials } from "./layers"
 import { put, valueAt } from "./places"
 import { WorkBackwards } from "./WorkBackwards"
-import type { StageProps } from "./WreathScreen"
+import type { StageProps } from "./stageProps"
 
 /** Which covering, of what, and how it lies; with the sum behind it. */
 export function LayerControls({ plan, worked, problems, declarations, onChange, layer, index, known }: StageProps & { layer: PlanLayer; index: number; known: Material[] }) {

@@ -5,7 +5,7 @@ import type { Covering } from "../api/client"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { LayerControls } from "./LayerControls"
 import { freshId, withMaterials } from "./layers"
-import type { StageProps } from "./WreathScreen"
+import type { StageProps } from "./stageProps"
 
 type Stage = Covering["stage"]
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react"
 import { Link, useParams } from "react-router"
-import { answered, api, sent, type Declarations, type Plan, type Problem, type Units, type WorkedPlan } from "../api/client"
+import { answered, api, sent, type Units, type WorkedPlan } from "../api/client"
 import { useDeclarations, useWork } from "../api/queries"
 import { Sheet, type Placing, type Sizing } from "../drawing/Sheet"
 import { Dialog } from "../pieces/Dialog"
@@ -16,25 +16,8 @@ import { TrimStage } from "./TrimStage"
 import { FormStage } from "./FormStage"
 import { put } from "./places"
 import { Tape } from "./Tape"
+import type { StageProps } from "./stageProps"
 import { useWreath, type Saving } from "./useWreath"
-
-export interface StageProps {
-  plan: Plan
-  /** The last good answer; it may be older than the plan while the plan has problems. */
-  worked?: WorkedPlan
-  problems: Problem[]
-  declarations: Declarations
-  onChange: (plan: Plan) => void
-  /** Says which size or string the maker is at, so that the drawing can show where the tape goes. */
-  onMeasure: (place: string | undefined) => void
-  id: number
-  /** Whether the material was taken out of the stash, and which cuts are made. */
-  bench: { cut: boolean; ticks: string[]; made: number }
-  onTick: (place: string, done: boolean) => void
-  /** Takes what the sheet says out of the stash; without one, puts it back. */
-  onStash: (sheet?: WorkedPlan["cut_sheet"]) => void
-  refused: string
-}
 
 const stageScreens: Record<string, (props: StageProps) => React.ReactNode> = { form: FormStage, cover: CoverStage, trim: TrimStage, hang: HangStage, cut: CutStage, buy: BuyStage }
 

@@ -1,0 +1,20 @@
+import type { Declarations, Plan, Problem, WorkedPlan } from "../api/client"
+
+/** What every stage of a wreath is given. */
+export interface StageProps {
+  plan: Plan
+  /** The last good answer; it may be older than the plan while the plan has problems. */
+  worked?: WorkedPlan
+  problems: Problem[]
+  declarations: Declarations
+  onChange: (plan: Plan) => void
+  /** Says which size or string the maker is at, so that the drawing can show where the tape goes. */
+  onMeasure: (place: string | undefined) => void
+  id: number
+  /** Whether the material was taken out of the stash, and which cuts are made. */
+  bench: { cut: boolean; ticks: string[]; made: number }
+  onTick: (place: string, done: boolean) => void
+  /** Takes what the sheet says out of the stash; without one, puts it back. */
+  onStash: (sheet?: WorkedPlan["cut_sheet"]) => void
+  refused: string
+}
