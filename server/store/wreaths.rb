@@ -64,7 +64,10 @@ module Server
           raise Settled unless row[:cut_action]
           raise Together if @database[:occasions].where(cut_action: row[:cut_action]).any?
           @ledger.undo(row[:cut_action])
-          update(id, version, cut_action: nil)
+          back = update(id, version, cut_action: nil)
+          # Those that were cut with it on an occasion that is no more are taken back with it.
+          uncut_together(row[:cut_action])
+          back
         end
       end
 

@@ -181,6 +181,16 @@ RSpec.describe "An occasion cut as one", :api, :store do
     expect(ask(:get, "/wreaths/#{one["id"]}")["cut"]).to be false
   end
 
+  it "is taken back with any of its wreaths when the occasion itself is gone" do
+    ask(:post, "/occasions/#{walk["id"]}/cut", {cut_sheet: sheet})
+    ask(:delete, "/occasions/#{walk["id"]}?version=1")
+    expect(status).to eq 200
+    one = ask(:get, "/wreaths/#{wreaths[0]["id"]}")
+    expect(ask(:post, "/wreaths/#{one["id"]}/uncut", {version: one["version"]})["cut"]).to be false
+    expect(ask(:get, "/wreaths/#{wreaths[1]["id"]}")["cut"]).to be false
+    expect(on_hand).to eq [150]
+  end
+
   it "takes nothing when the stash has changed, and leaves out what was cut already" do
     before = sheet
     ask(:post, "/materials/#{tape["id"]}/ledger", {kind: "thrown_away", piece: 150, change: -1, units: "in"})

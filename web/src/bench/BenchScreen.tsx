@@ -49,7 +49,9 @@ function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedPlan }) 
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
       if (finishing || (event.target as HTMLElement).matches("input, textarea, select") || event.ctrlKey || event.metaKey || event.altKey) return
-      const own = (event.target as HTMLElement).matches("button, a")
+      // Space always counts, so that one more than planned is counted too and does not turn the page.
+      const counting = event.target === action.current && step.count !== undefined
+      const own = (event.target as HTMLElement).matches("button, a") && !counting
       if (event.key === " " && !own) count(1)
       else if (event.key === "Backspace" || event.key === "-") count(-1)
       else if (event.key === "ArrowRight") go(current + 1)
@@ -57,9 +59,14 @@ function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedPlan }) 
       else return
       event.preventDefault()
     }
+    const up = (event: KeyboardEvent) => event.key === " " && event.target === action.current && step.count !== undefined && event.preventDefault()
     window.addEventListener("keydown", key)
-    return () => window.removeEventListener("keydown", key)
-  }, [count, current, finishing, go])
+    window.addEventListener("keyup", up)
+    return () => {
+      window.removeEventListener("keydown", key)
+      window.removeEventListener("keyup", up)
+    }
+  }, [count, current, finishing, go, step])
 
   const minutes = Math.round(Object.values(bench.seconds).reduce((sum, each) => sum + each, 0) / 60)
   const alike = (wreath.plan.quantity ?? 1) > 1 ? `wreath ${bench.finished + 1} of ${wreath.plan.quantity}` : undefined
