@@ -65,6 +65,16 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
     expect(page).to have_css("h3", text: "Glue sticks, 7 mm")
   end
 
+  it "keeps the bow and the hanger when another covering is taken" do
+    id = open_wreath("rope and bow", "cover")
+    click_on "See all on this form", match: :first
+    expect(page).to have_css("h3, h2", text: "Spiral wrap", wait: 20)
+    find("li", text: "Spiral wrap", match: :first).click_on "Take this"
+    expect(page).to have_css("section[aria-label=Cover] h2", text: "Spiral wrap")
+    saved
+    expect(RealStore.store.wreaths.find(id)["plan"]["layers"].map { _1["method"] }).to eq %w[spiral_wrap bow attach hanger backing]
+  end
+
   it "offers what finished makes teach, takes it up, and leaves it out again" do
     open_wreath("rope ring", "cover")
     expect(page).to have_text("4 finished makes say +3.9 in 100 of Tarred hemp cord.")

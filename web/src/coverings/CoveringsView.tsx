@@ -1,11 +1,11 @@
 import { useState } from "react"
 import { useNavigate } from "react-router"
 import type { Compared, Material, Plan } from "../api/client"
-import { useCoverings, useStash } from "../api/queries"
+import { useCoverings, useDeclarations, useStash } from "../api/queries"
 import { Thumbnail } from "../drawing/Thumbnail"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
-import { withMaterials } from "../wreath/layers"
+import { covered, withMaterials } from "../wreath/layers"
 import { SideBySide } from "./SideBySide"
 
 const orders: Record<string, { says: string; by: (a: Compared, b: Compared) => number }> = {
@@ -23,10 +23,11 @@ export function CoveringsView({ plan, onChoose }: { plan: Plan; onChoose: (plan:
   const { data, isError, error } = useCoverings(plan)
   const stash = useStash(plan.units).data ?? []
   const navigate = useNavigate()
+  const declarations = useDeclarations().data
   const known = [...(plan.materials ?? []), ...stash.map((each) => each.material).filter((material) => !plan.materials?.some((own) => own.id === material.id))]
   const suits = data?.filter((each) => each.suits).sort(orders[order]!.by)
   const choose = (each: Compared) => {
-    onChoose(withMaterials({ ...plan, layers: [each.layer!, ...(plan.layers ?? []).slice(1)] }, known))
+    onChoose(withMaterials(covered(plan, each.layer!, declarations?.coverings ?? []), known))
     void navigate("../cover", { relative: "path" })
   }
   const pick = (method: string) => setPicked((before) => (before.includes(method) ? before.filter((each) => each !== method) : [...before.slice(-1), method]))

@@ -1,4 +1,4 @@
-import type { Material, Plan, PlanLayer } from "../api/client"
+import type { Covering, Material, Plan, PlanLayer } from "../api/client"
 
 /** The plan with exactly the materials its layers name, in whatever option, taken from the plan or the stash; and its glue. */
 export function withMaterials(plan: Plan, known: Material[]): Plan {
@@ -18,4 +18,13 @@ export function freshId(layers: PlanLayer[]): string {
   let number = layers.length + 1
   while (layers.some((layer) => layer.id === `layer-${number}`)) number += 1
   return `layer-${number}`
+}
+
+/** The plan with another covering in place of its first one; what trims it and what it hangs by stay. */
+export function covered(plan: Plan, layer: PlanLayer, coverings: Covering[]): Plan {
+  const layers = plan.layers ?? []
+  const first = layers.findIndex((each) => (coverings.find((covering) => covering.method === each.method)?.stage ?? "cover") === "cover")
+  const others = layers.filter((_, index) => index !== first)
+  const own = others.some((each) => each.id === layer.id) ? { ...layer, id: freshId(layers) } : layer
+  return { ...plan, layers: first < 0 ? [own, ...others] : [...others.slice(0, first), own, ...others.slice(first)] }
 }
