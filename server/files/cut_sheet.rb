@@ -54,6 +54,8 @@ module Server
       def name(id) = @worked["materials"].find { _1["id"] == id }["name"]
 
       def material(pdf, id, bars)
+        # A heading does not stand alone at the foot of a page.
+        pdf.start_new_page if pdf.cursor < 90
         pdf.move_down 12
         pdf.text glyphs(name(id)), size: 12, style: :bold
         longest = bars.map { _1["length"] }.max

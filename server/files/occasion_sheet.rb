@@ -38,7 +38,9 @@ module Server
       end
 
       def label(pdf, bundle, left, top, width)
-        pdf.dash(2) { pdf.stroke_rectangle [left, top], width, LABEL_HEIGHT }
+        pdf.line_width 0.5
+        pdf.dash(2)
+        pdf.stroke_rectangle [left, top], width, LABEL_HEIGHT
         pdf.undash
         pdf.text_box glyphs(bundle["wreath"]), at: [left + 6, top - 6], width: width - 12, height: 12, style: :bold, overflow: :shrink_to_fit
         pdf.text_box glyphs("#{bundle["count"]} #{bundle["what"]} of #{bundle["says"]}"), at: [left + 6, top - 20], width: width - 12, height: 12, overflow: :shrink_to_fit
