@@ -10,7 +10,7 @@ module Lantern
 
       spread 0.0
 
-      option :what, :choice, default: :pick, label: "What", choices: {pick: "Pick", bloom: "Bloom", swag: "Swag of crossed picks", sign: "Sign", lights: "Lights on a battery", other: "Something else"}
+      option :what, :choice, open: true, default: :pick, label: "What", choices: {pick: "Pick", bloom: "Bloom", swag: "Swag of crossed picks", sign: "Sign", lights: "Lights on a battery", other: "Something else"}
       option :count, :count, most: 200, label: "How many", default_says: "one, or two for a swag"
       option :weight, :weight, label: "Each weighs", help: "250 g or 8 oz; a kitchen scale says."
       option :fixing, :choice, default: :glue, label: "Fixed with", choices: {glue: "Glue", chenille: "Chenille stems", wire: "Wire", ties: "Cable ties"}
@@ -68,7 +68,8 @@ module Lantern
 
       private
 
-      def word = {pick: "picks", bloom: "blooms", swag: "picks", sign: "signs", lights: "lights", other: "pieces"}.fetch(what).then { |word| (count == 1) ? word.delete_suffix("s") : word }
+      # What it is in words; a maker's own word stays as it is.
+      def word = {pick: "picks", bloom: "blooms", swag: "picks", sign: "signs", lights: "lights", other: "pieces"}.fetch(what) { return what }.then { |word| (count == 1) ? word.delete_suffix("s") : word }
 
       def clock = "#{(at.zero? ? 12.0 : at).round(1).to_s.delete_suffix(".0")} o’clock"
 

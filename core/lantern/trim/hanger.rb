@@ -9,7 +9,7 @@ module Lantern
 
       spread 0.0
 
-      option :kind, :choice, default: :larks_head, label: "Kind of hanger", choices: Hangers::KINDS.transform_values(&:title)
+      option :kind, :choice, label: "Kind of hanger", choices: Hangers::KINDS.transform_values(&:title), default_says: "what suits the material"
       option :length, :length, most: 240, label: "Length", default_says: "what is usual for the kind"
       option :fitted, :choice, default: :first, label: "Fitted", choices: {first: "Before the covering", last: "At the end"}, help: "Before, it is hidden by the covering; at the end, it can be put where the wreath hangs straight."
       option :at, :number, fine: true, default: 12.0, most: 12.0, label: "At, by the clock"
@@ -21,6 +21,8 @@ module Lantern
         super
         refuse("kind", "#{hanger.title} takes #{hanger.takes.join(" or ")}; #{material.name} is #{material.kind}.") unless hanger.takes.include?(material.kind)
       end
+
+      def kind = super || Hangers::KINDS.find { |_, each| each.takes.include?(material.kind) }.first
 
       def hanger = Hangers::KINDS.fetch(kind)
 

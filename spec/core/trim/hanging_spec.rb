@@ -12,6 +12,9 @@ RSpec.describe "Hanging and fixing" do
       expect(made["needs"]).to match [include("count" => 1, "length" => length)]
     end
     expect(work(materials: [stash[6]], layers: [layer("hanger", "ties", kind: "chenille")])["layers"][0]["needs"][0]["count"]).to eq 1
+    # Left out, the kind is what suits the material.
+    titles = [rope, ribbon, cloth, stash[6]].map { |material| work(materials: [material], layers: [layer("hanger", material["id"])])["layers"][0]["working"][0]["says"] }
+    expect(titles).to eq ["Lark’s head cord", "Lark’s head cord", "Knotted strip", "Chenille stem"]
     expect(problems(plan(materials: [ribbon], layers: [layer("hanger", "tape", kind: "chenille")])).values.first).to match(/Chenille stem takes tie or wire/)
   end
 
@@ -36,6 +39,8 @@ RSpec.describe "Hanging and fixing" do
     expect(codes(fixed.call(what: "pick", weight: 40))).to eq []
     expect(problems(plan(layers: [layer("attach", weight: "heavy")])).values.first).to match(/such as 250 g or 8 oz/)
     expect(codes(fixed.call(what: "sign", size: 9))).to include "hides"
+    # A word of the maker's own will do.
+    expect(fixed.call(what: "brass bell", weight: "90 g")["steps"].map { _1["title"] }).to include "Fix the brass bell on at 6 o’clock"
     loop = work(materials: [ribbon], layers: [layer("hanger", "tape", kind: "ribbon_loop"), layer("attach", id: "sign", what: "sign", weight: "1 kg", fixing: "wire")])
     expect(codes(loop)).to eq ["heavy_for_glue"]
   end

@@ -42,7 +42,7 @@ function Control({ field, place, value, understood, fallback, problem, materials
     if (field.choices.length <= 4) return <OpenChoice label={field.label} name={place} value={chosen} choices={field.choices} onChange={onChange} />
     return (
       <select id={id} aria-label={field.label} className="field-input !w-44 text-left" value={chosen} onChange={(event) => onChange(event.target.value || undefined)}>
-        {!field.required && field.default === undefined && <option value="">—</option>}
+        {!field.required && field.default === undefined && <option value="">{field.choices.find((choice) => choice.value === fallback)?.says ?? "—"}</option>}
         {field.choices.map((choice) => <option key={choice.value} value={choice.value}>{choice.says}</option>)}
       </select>
     )

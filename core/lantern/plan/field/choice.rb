@@ -6,15 +6,19 @@ module Lantern
       # One of a few words.
       class Choice < Field
         # @param choices [Hash{Symbol=>String}] each word of the document, and what the screens say for it
-        def initialize(name, choices:, **rest)
+        # @param open [Boolean] whether another word than these will do as well; it is read as it is
+        def initialize(name, choices:, open: false, **rest)
           super(name, **rest)
           @choices = choices
+          @other = Text.new(name, most: 60, label:) if open
         end
 
-        # @return [Symbol, nil]
+        # @return [Symbol, String, nil]
         def read(value, at, reading)
           found = value.is_a?(String) ? choices.keys.find { _1.to_s == value } : nil
-          found || reading.refuse(at, "#{label} must be #{listed}; #{reading.quote(value)} is not known.")
+          return found if found
+          return @other.read(value, at, reading) if @other
+          reading.refuse(at, "#{label} must be #{listed}; #{reading.quote(value)} is not known.")
         end
 
         private
