@@ -40,7 +40,7 @@ module Server
         plans.flat_map { |plan| plan["materials"].map { [_1, plan["units"]] } }.uniq { |material, _| material["id"] }
           .each { |material, units| store.materials.add(material, units) }
         wreaths = plans.map { store.wreaths.add(_1) }
-        walk = store.occasions.add("Lantern walk", "in", {"day" => walk_day, "budget" => "160.00", "evenings" => %w[monday tuesday thursday sunday], "hours" => 2.5, "drying" => 1, "delivery" => 2})
+        walk = store.occasions.add("Lantern walk", "in", {"day" => walk_day, "budget" => "190.00", "evenings" => %w[monday tuesday thursday sunday], "hours" => 2.5, "drying" => 1, "delivery" => 2})
         store.occasions.gather(walk["id"], wreaths.map { _1["id"] })
         makes(store, wreaths)
       end
