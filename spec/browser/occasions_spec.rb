@@ -18,6 +18,12 @@ RSpec.describe "Occasions on the screen", :browser, :store do
     expect(page).to have_css("ol li", text: /They hang.*21 June/m)
     expect(page).to have_css("dt", text: /saved over the .* of one by one/)
     expect(page).to be_axe_clean
+    # Whether it is a sale week or comes to be one, waiting is one click, and can be taken back.
+    click_on "Buy at sale prices"
+    expect(page).to have_no_text("Sale weeks are those of the simulated shop")
+    expect(page).to have_checked_field("Buy at sale prices")
+    uncheck "Buy at sale prices"
+    expect(page).to have_text("Sale weeks are those of the simulated shop")
     find("label", text: "Buy", exact_text: true).click
     expect(page).to have_css("h3", text: "Tarred hemp cord")
     expect(page).to have_css("td", text: /a foot/)

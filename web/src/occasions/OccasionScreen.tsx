@@ -5,6 +5,7 @@ import { api, type Field, type Wreath } from "../api/client"
 import { useDeclarations, useStash, useWorkedOccasion, useWreaths } from "../api/queries"
 import { count, CutLength, opened } from "../cut/CutLength"
 import { FieldControl } from "../pieces/FieldControl"
+import { MoneyTerms } from "../pieces/MoneyTerms"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
@@ -83,7 +84,8 @@ function Figure({ figure, says, bad }: { figure: string; says: string; bad?: boo
 type Worked = NonNullable<NonNullable<ReturnType<typeof useWorkedOccasion>["data"]>["worked"]>
 
 function Days({ occasion, worked }: { occasion: ReturnType<typeof useOccasion>; worked?: Worked }) {
-  const declared = useDeclarations().data?.occasion ?? []
+  const declarations = useDeclarations().data
+  const declared = declarations?.occasion ?? []
   const { said, keep, problems } = occasion
   if (!said) return null
   const own = said.occasion as Record<string, unknown>
@@ -115,9 +117,10 @@ function Days({ occasion, worked }: { occasion: ReturnType<typeof useOccasion>; 
         {control("hours")}
         {control("drying")}
         {control("delivery")}
+        <MoneyTerms fields={declarations?.money ?? []} money={own.money as Record<string, unknown> | undefined} problems={problems} onChange={(money) => change("money", money)} />
       </section>
       <section aria-label="Days">
-        {worked?.waiting && <p className="mb-3 border-l-4 border-primary pl-3">{worked.waiting.says} <span className="text-sm text-quiet">Sale weeks are those of the simulated shop.</span></p>}
+        {worked?.waiting && <p className="mb-3 border-l-4 border-primary pl-3">{worked.waiting.says} <span className="text-sm text-quiet">Sale weeks are those of the simulated shop.</span> {worked.waiting.in_time && <button type="button" className="plain-button" onClick={() => change("money", { ...(own.money as object | undefined), sale: true })}>Buy at sale prices</button>}</p>}
         {!worked?.dates && <p className="text-quiet">Say which day they hang, and the days to buy, to begin and to be done are worked out.</p>}
         {worked?.dates && (
           <ol>
@@ -133,7 +136,7 @@ function Days({ occasion, worked }: { occasion: ReturnType<typeof useOccasion>; 
 }
 
 function Day({ day, says, strong }: { day: string; says: string; strong?: boolean }) {
-  return <li className={`flex justify-between border-b border-base-300 py-1.5 ${strong ? "font-semibold" : "pl-4"}`}><span>{says}</span><time dateTime={day}>{dayText(day, true)}</time></li>
+  return <li className={`flex justify-between border-b border-base-300 py-1 ${strong ? "font-semibold" : "pl-4"}`}><span>{says}</span><time dateTime={day}>{dayText(day, true)}</time></li>
 }
 
 function Wreaths({ chosen, onGather }: { chosen: number[]; onGather: (ids: number[]) => void }) {

@@ -1,9 +1,8 @@
-import type { Field, Material, Plan, Problem, WorkedMaterial, WorkedPlan } from "../api/client"
+import type { Material, Plan, WorkedMaterial, WorkedPlan } from "../api/client"
 import { useShop } from "../api/queries"
-import { FieldControl } from "../pieces/FieldControl"
+import { MoneyTerms } from "../pieces/MoneyTerms"
 import { Working } from "../pieces/Working"
 import { Purchase } from "./Purchase"
-import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 
 /** What is in hand, what to buy in whole packages, what it comes to and what is left. */
@@ -18,7 +17,7 @@ export function BuyStage({ plan, worked, problems, declarations, onChange }: Sta
       <SaleSays plan={plan} worked={worked} />
       {needed.length === 0 && <p className="py-2 text-quiet">Nothing is needed yet: choose a covering first.</p>}
       {needed.map((material) => <Purchase key={material.id} material={material} says={offersOf(plan, worked, material)}><Working lines={material.working} /></Purchase>)}
-      <Terms fields={declarations.money} plan={plan} problems={problems} onChange={onChange} />
+      <MoneyTerms fields={declarations.money} money={plan.money} problems={problems} onChange={(money) => onChange({ ...plan, money })} />
       <div className="mt-3"><Working lines={worked.cost_working} caption="The money" /></div>
     </section>
   )
@@ -30,19 +29,6 @@ function SaleSays({ plan, worked }: { plan: Plan; worked: WorkedPlan }) {
   const cheaper = worked.materials.some((material) => material.buy.some((buy) => plan.materials?.find((own) => own.id === material.id)?.offers?.[buy.offer]?.sale_price !== undefined))
   if (!shop || !cheaper || (plan.money as { sale?: boolean } | undefined)?.sale) return null
   return <p className="text-sm text-quiet">{shop.on_sale ? "It is a sale week at the made-up shop: try “Buy at sale prices” below." : `The next sale week of the made-up shop begins on ${shop.sale}.`}</p>
-}
-
-function Terms({ fields, plan, problems, onChange }: { fields: Field[]; plan: Plan; problems: Problem[]; onChange: (plan: Plan) => void }) {
-  const said = plan.money !== undefined
-  return (
-    <details className="pt-2" open={said || problems.some((problem) => problem.at.startsWith("money"))}>
-      <summary className="cursor-pointer py-2 font-semibold">Sale, tax, your time and an asking price</summary>
-      {fields.map((field) => (
-        <FieldControl key={field.name} field={field} place={`money.${field.name}`} value={valueAt(plan, `money.${field.name}`)} fallback={field.default === undefined ? undefined : String(field.default)}
-          problem={problems.find((problem) => problem.at === `money.${field.name}`)?.says} onChange={(value) => onChange(put(plan, `money.${field.name}`, value))} />
-      ))}
-    </details>
-  )
 }
 
 /** The offers of a material as a maker would say them. */
