@@ -62,7 +62,7 @@ export function Sheet({ worked, materials, sizing, plan, placing }: { worked: Wo
       <div ref={paper} className="relative min-h-0 flex-1 p-2">
         {view === "cut"
           ? <CutThrough drawing={drawing} girth={answer("Once round the band")} face={answer("Across the band")} />
-          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} sizing={sizing} placing={view === "front" ? placing : undefined} onType={type} bare={looking && view === "front" ? bare : undefined} />}
+          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} sizing={sizing} placing={view === "front" ? placing : undefined} gaps={!placing} onType={type} bare={looking && view === "front" ? bare : undefined} />}
         {sizing && typing && view !== "cut" && (
           <SizeField key={typing.about} label={sizing.labels[typing.about] ?? ""} said={worked.lengths[typing.about] ?? ""} place={typing} problem={sizing.problem(typing.about)}
             onSize={(text) => sizing.onSize(typing.about, text)} onDone={() => setTyping(undefined)} />
@@ -73,9 +73,9 @@ export function Sheet({ worked, materials, sizing, plan, placing }: { worked: Wo
   )
 }
 
-interface PlaneProps { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number; sizing?: Sizing; placing?: Placing; onType: (about: string, place: DOMRect) => void; bare?: Bare }
+interface PlaneProps { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number; sizing?: Sizing; placing?: Placing; gaps: boolean; onType: (about: string, place: DOMRect) => void; bare?: Bare }
 
-function Plane({ worked, materials, side, pointed, sizing, placing, onType, bare }: PlaneProps) {
+function Plane({ worked, materials, side, pointed, sizing, placing, gaps, onType, bare }: PlaneProps) {
   const { drawing } = worked
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
   const letter = Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
@@ -87,7 +87,7 @@ function Plane({ worked, materials, side, pointed, sizing, placing, onType, bare
       {sizing?.measuring && <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />}
       <Dimensions drawing={drawing} letter={letter} sizing={sizing} onType={onType} mirrored={side === "back"} />
       {bare && <g fill="var(--color-error)" aria-hidden="true" className="bare-places">{bare.patches.map(([x, y], index) => <circle key={index} cx={x} cy={y} r={letter * 0.13} />)}</g>}
-      {!placing && <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />}
+      {gaps && <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />}
       {placing && <Handles drawing={drawing} letter={letter} placing={placing} />}
     </svg>
   )

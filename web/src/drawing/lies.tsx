@@ -89,7 +89,7 @@ function Lines({ lie, items, fills, far }: Props) {
     <g key={index} fill="none" strokeLinejoin="round" strokeLinecap={lie.what === "rounds" ? "round" : "butt"}>
       <path d={pathOf(points)} stroke={edge} strokeWidth={lie.width} strokeOpacity={0.75} />
       <path d={pathOf(points)} stroke={fills[colour]} strokeWidth={lie.width * 0.9} />
-      <path d={pathOf(points)} stroke={edge} strokeWidth={lie.width * 0.9} strokeOpacity={far ? 0.35 : 0.28} strokeDasharray={far ? undefined : `${lie.width * 0.08} ${lie.width * 0.34}`} />
+      {(far || lie.what !== "back") && <path d={pathOf(points)} stroke={edge} strokeWidth={lie.width * 0.9} strokeOpacity={far ? 0.35 : 0.28} strokeDasharray={far ? undefined : `${lie.width * 0.08} ${lie.width * 0.34}`} />}
     </g>
   ))
 }
