@@ -114,22 +114,15 @@ RSpec.describe "Every view", :browser, :store do
     page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [])
   end
 
-  it "fits a phone: nothing runs out to the side" do
-    keep_window(390, 844) do
-      views.each do |path, there|
-        visit path
-        expect(page).to have_css(there, minimum: 1, wait: 30)
-        expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 390, path
-      end
-    end
-  end
-
-  it "holds at twice the size" do
-    keep_window(640, 400) do
-      views.each do |path, there|
-        visit path
-        expect(page).to have_css(there, minimum: 1, wait: 30)
-        expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 640, path
+  # A phone, and a window of 1280 by 800 at twice the size.
+  {"a phone" => [390, 844], "twice the size" => [640, 400]}.each do |what, (width, height)|
+    it "holds on #{what}: nothing runs out to the side" do
+      keep_window(width, height) do
+        views.each do |path, there|
+          visit path
+          expect(page).to have_css(there, minimum: 1, wait: 30)
+          expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= width, path
+        end
       end
     end
   end
