@@ -19,6 +19,22 @@ RSpec.describe Lantern::Bench do
     expect(knots["steps"].find { _1["id"] == "cut" }["count"]).to eq knots["layers"][0]["figures"]["pieces"]
   end
 
+  it "says after how many coils each length comes to its end" do
+    worked = Lantern.work(example_plan("door-7-rope-ring"))
+    step = worked["steps"].find { _1["id"] == "base.coil" }
+    turn = worked["layers"][0]["figures"]["length_per_turn"]
+    runs = worked["cut_sheet"].flat_map { |bar| bar["cuts"].select { _1["shape"] == "run" }.flat_map { |cut| [cut["length"]] * bar["times"] } }
+    expect(step["changes"].size).to be_between(1, runs.size - 1)
+    # So many coils take no more than the lengths so far, and one more coil would.
+    laid = 0
+    runs.first(step["changes"].size).zip(step["changes"]) do |length, coils|
+      laid += length - 1
+      expect(coils * turn).to be <= laid + 0.01
+      expect((coils + 1) * turn).to be > laid
+    end
+    expect(Lantern.work(example_plan("door-7-rope-ring").merge("quantity" => 2))["steps"].find { _1["id"] == "base.coil" }).not_to have_key("changes")
+  end
+
   it "takes as long as its steps, for every wreath of the plan" do
     worked = Lantern.work(example_plan("door-3-marigold-wrap"))
     expect(worked["minutes"]).to eq worked["steps"].sum { _1["minutes"] }.round
