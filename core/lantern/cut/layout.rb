@@ -30,6 +30,8 @@ module Lantern
 
       # More places for a cut than this are not all tried; then only two blocks are.
       MOST_PLACES = 900
+      # No side is so many parts long.
+      MOST_PARTS = 1 << 40
 
       attr_reader :kind
 
@@ -116,34 +118,43 @@ module Lantern
       def exact?(width, length) = @cells.one? || (places(width).size + 1) * (places(length).size + 1) <= MOST_PLACES
 
       # The most strips, and how: one block of columns and rows, or one cut through and both halves.
+      # @return [(Integer, Symbol, Object)]
       def plan(width, length)
         # What is beyond the last strip does not count.
         width, length = reach(width), reach(length)
-        @known[[width, length]] ||= begin
-          best = blocks(width, length)
-          bound = width * length / (@wide * @long)
-          deep = exact?(width, length)
-          cuts(width, length, deep).each do |cut, at|
-            break if best.first >= bound
-            first, second = (cut == :width) ? [[at, length], [width - at, length]] : [[width, at], [width, length - at]]
-            both = [first, second].sum { (deep ? plan(*_1) : blocks(*_1)).first }
-            best = [both, cut, at] if both > best.first
-          end
-          best
-        end
+        @known[width * MOST_PARTS + length] ||= halved(width, length, blocks(width, length))
       end
+
+      # Whether a cut through gives more than one block; up to the middle, where both halves are cut in their
+      # best way whichever is which.
+      def halved(width, length, best)
+        return best if @cells.one?
+        bound = width * length / (@wide * @long)
+        deep = exact?(width, length)
+        places(width).each do |at|
+          break if best[0] >= bound || (deep && at * 2 > width)
+          both = most_of(at, length, deep) + most_of(width - at, length, deep)
+          best = [both, :width, at] if both > best[0]
+        end
+        places(length).each do |at|
+          break if best[0] >= bound || (deep && at * 2 > length)
+          both = most_of(width, at, deep) + most_of(width, length - at, deep)
+          best = [both, :length, at] if both > best[0]
+        end
+        best
+      end
+
+      def most_of(width, length, deep) = (deep ? plan(width, length) : blocks(width, length))[0]
 
       def blocks(width, length)
-        @cells.map { |wide, deep| [(width / wide) * (length / deep), :block, [width / wide, length / deep, wide, deep]] }.max_by(&:first)
+        wide, deep = @cells[0]
+        straight = [(width / wide) * (length / deep), :block, [width / wide, length / deep, wide, deep]]
+        return straight if @cells.one?
+        turned = (width / deep) * (length / wide)
+        (turned > straight[0]) ? [turned, :block, [width / deep, length / wide, deep, wide]] : straight
       end
 
-      # Where a cut can be of use: at sums of the strip's sides; up to the middle, where both halves are
-      # cut in their best way whichever is which.
-      def cuts(width, length, deep)
-        return [] if @cells.one?
-        [[:width, width], [:length, length]].flat_map { |cut, side| places(side).select { !deep || _1 <= side / 2 }.map { [cut, _1] } }
-      end
-
+      # Where a cut can be of use: at sums of the strip's sides.
       def places(side) = (@places ||= {})[side] ||= sums(side).select { _1.positive? && _1 < side }.uniq.sort
 
       # As far as sums of the strip's sides go.

@@ -4,8 +4,9 @@ module Lantern
   module Form
     # Places on a form as a clock's face gives them: twelve at the top, six at the bottom.
     module Clock
-      # How closely a form is looked at for an hour.
-      LOOKS = 720
+      # How closely a form is looked at for an hour: all round first, then about the best place.
+      LOOKS = 120
+      CLOSER = 24
 
       module_function
 
@@ -17,16 +18,28 @@ module Lantern
         left, top, right, bottom = form.path.box
         middle = [(left + right) / 2, (top + bottom) / 2]
         wanted = hour / 12.0 * 2 * Math::PI - Math::PI / 2
-        places = (0...LOOKS).map { form.path.length * _1 / LOOKS }
-        places.min_by do |along|
-          x, y = form.path.beside(along, 0.0)
-          off = ((Math.atan2(y - middle[1], x - middle[0]) - wanted + Math::PI) % (2 * Math::PI) - Math::PI).abs
-          [(off * 200).round, -Math.hypot(x - middle[0], y - middle[1])]
+        step = form.path.length / LOOKS
+        near = (0...LOOKS).map { _1 * step }.min_by do |along|
+          off, out = seen(form, along, middle, wanted)
+          [(off * LOOKS / 7).round, -out]
         end
+        closer = (-CLOSER..CLOSER).map { near + step * _1 / CLOSER }
+        closer = closer.map { form.closed? ? _1 % form.path.length : _1.clamp(0, form.path.length) }
+        closer.min_by { seen(form, _1, middle, wanted).first.round(9) }
+      end
+
+      # How far off the direction a place lies, in radians, and how far out.
+      def seen(form, along, middle, wanted)
+        x, y = form.path.beside(along, 0.0)
+        x -= middle[0]
+        y -= middle[1]
+        [((Math.atan2(y, x) - wanted + Math::PI) % (2 * Math::PI) - Math::PI).abs, Math.hypot(x, y)]
       end
 
       # @return [(Float, Float)] the point on the middle of the band
       def point(form, hour) = form.path.beside(along(form, hour), 0.0)
+
+      private_class_method :seen
     end
   end
 end
