@@ -71,6 +71,17 @@ module Server
       refuse("tables", "The archive has no tables.") unless document["tables"].is_a?(Hash)
       unknown = document["tables"].keys - TABLES.map(&:to_s)
       refuse("tables", "The archive has a table that is not known here: “#{unknown.first[0, 40]}”.") if unknown.any?
+      document["tables"].each { |table, rows| refuse("tables.#{table}", "“#{table}” is not a list of rows.") unless rows.is_a?(Array) }
+      Array(document["tables"]["materials"]).each { |row| check_material(row) if row.is_a?(Hash) }
+    end
+
+    # A material that cannot be read would stand in the way of the whole stash.
+    def check_material(row)
+      Lantern::Plan::Material.check(JSON.parse(row["document"].to_s), units: row["units"].to_s)
+    rescue Lantern::Plan::Refused => refused
+      refuse("tables.materials", "The material “#{row["name"].to_s[0, 40]}” cannot be read: #{refused.problems.first.says}")
+    rescue JSON::ParserError
+      refuse("tables.materials", "The material “#{row["name"].to_s[0, 40]}” cannot be read: its document is not JSON.")
     end
 
     def read(table, row)

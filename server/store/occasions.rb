@@ -60,7 +60,7 @@ module Server
           occasion = document.call
           raise Ledger::TooLittle unless Lantern::Occasion.work(occasion)["cut_sheet"] == sheet
           entries = @materials.entries_of(Lantern::Occasion.moves(occasion), ids)
-          raise Settled if entries.empty?
+          raise Lantern::Plan::Refused.at("cut_sheet", "There is nothing to cut for this occasion yet.") if entries.empty?
           action = @ledger.write("cut", entries, wreath: {id: nil, name: row[:name]})
           @wreaths.cut_together(id, action)
           rows.where(id:).update(cut_action: action)

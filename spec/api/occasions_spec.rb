@@ -128,6 +128,9 @@ RSpec.describe "Everything as one file", :api, :store do
       before.merge("tables" => {"users" => []}) => /“users”/,
       before.merge("tables" => {"wreaths" => [{"id" => 1, "evil" => 1}]}) => /“evil”/,
       before.merge("tables" => {"wreaths" => [7]}) => /not an object/,
+      before.merge("tables" => {"wreaths" => "x"}) => /not a list of rows/,
+      before.merge("tables" => before["tables"].merge("materials" => before["tables"]["materials"].map { _1.merge("document" => "{\"id\":1}") })) => /“Marigold tape” cannot be read/,
+      before.merge("tables" => before["tables"].merge("materials" => before["tables"]["materials"].map { _1.merge("document" => "{") })) => /not JSON/,
       before.merge("tables" => {"ticks" => [{"wreath_id" => 99, "place" => "x"}]}) => /contradicts itself/
     }.each do |document, says|
       expect(ask(:post, "/archive.json", document)["problems"][0]["says"]).to match(says)
@@ -199,6 +202,11 @@ RSpec.describe "An occasion cut as one", :api, :store do
     ask(:post, "/wreaths/#{one["id"]}/cut", {version: one["version"], cut_sheet: ask(:post, "/work", one["plan"])["cut_sheet"]})
     expect(ask(:get, "/occasions/#{walk["id"]}")["already_cut"]).to eq 1
     expect(ask(:get, "/occasions/#{walk["id"]}/worked")["quantity"]).to eq 1
+  end
+
+  it "says when there is nothing to cut" do
+    empty = ask(:post, "/occasions", {name: "Nothing yet", units: "in", occasion: {}})
+    expect(ask(:post, "/occasions/#{empty["id"]}/cut", {cut_sheet: []})["problems"][0]["says"]).to match(/nothing to cut/)
   end
 
   it "keeps the ticks of its sheet" do

@@ -55,7 +55,7 @@ module Lantern
             field::Day.new(:today, label: "Today"),
             field::Money.new(:budget, label: "May cost"),
             field::List.new(:evenings, label: "Free evenings", most: 7, of: field::Choice.new(:evening, choices: DAYS.to_h { [_1.to_sym, _1.capitalize] }, label: "A weekday")),
-            field::Number.new(:hours, default: 2.0, most: 16.0, above: true, label: "Hours an evening"),
+            field::Number.new(:hours, default: 2.0, least: 0.25, most: 16.0, label: "Hours an evening"),
             field::Count.new(:drying, least: 0, most: 60, default: 1, label: "Days to dry"),
             field::Count.new(:delivery, least: 0, most: 120, default: 2, label: "Days a package is under way"),
             field::Day.new(:sale, label: "The next sale begins"),

@@ -64,8 +64,12 @@ module Lantern
         return "what is on hand" if bar.source == :on_hand && @material.counted?
         return "remnant #{Measure::Length.in_units(bar.length, @plan.units)}" if bar.source == :on_hand && !@material.sheets?
         return "sheet on hand #{bar.index + 1}" if bar.source == :on_hand
-        number = @cutting.bars.first(index + 1).count { _1.source == :offer }
-        "#{@material.sheets? ? "new sheet" : "package"} #{number}"
+        "#{@material.sheets? ? "new sheet" : "package"} #{packages[index]}"
+      end
+
+      # How many packages were opened up to each bar.
+      def packages
+        @packages ||= @cutting.bars.reduce([]) { |numbers, bar| numbers << (numbers.last || 0) + ((bar.source == :offer) ? 1 : 0) }
       end
 
       # What a stack of bars is called on the cut sheet.

@@ -40,6 +40,14 @@ RSpec.describe Lantern::Plan::Worked do
     expect(Lantern.work(example_plan("door-18-rust-stripes"))["stages"]["buy"]).to be true
   end
 
+  # A quarter of a million pieces: every package is numbered once, not counted again for each.
+  it "numbers tens of thousands of packages" do
+    many = work(materials: [ribbon], layers: [layer("row_of", "tape", count: 500)], quantity: 500)
+    # Six 18 in pieces to a 9 ft roll, and four in the last.
+    expect(many["cut_sheet"].map { _1["from"] }).to eq ["packages 1 to 41666", "package 41667"]
+    expect(many["materials"][0]["cutting"].map { _1["from"] }.values_at(0, 41_666)).to eq ["package 1", "package 41667"]
+  end
+
   it "stacks bars that are cut alike on the cut sheet" do
     expect(worked["cut_sheet"].sum { _1["times"] }).to eq rope_worked["cutting"].size
     expect(worked["cut_sheet"].map { _1["from"] }).to include("packages 2 to 5")
