@@ -10,7 +10,7 @@ require "zeitwerk"
 #   worked["cost"]["to_buy"]   # => "8.75"
 #
 # Everything in here is a function of the plan alone. No clock, no randomness, no files: the same
-# plan gives the same worked plan.
+# plan gives the same worked plan. {Work} is the way from the one to the other.
 module Lantern
   LOADER = Zeitwerk::Loader.new.tap do |loader|
     loader.push_dir(__dir__)
@@ -18,30 +18,26 @@ module Lantern
   end
   private_constant :LOADER
 
-  # Works a plan: read, measured, covered, cut, costed, written down and drawn, in that order.
+  # Works a plan.
   #
   # @param document [Hash] a plan document as JSON gives it, with string keys
   # @return [Hash] the worked plan, ready for JSON
   # @raise [Plan::Refused] with every problem found in the plan
-  def self.work(document)
-    plan = Plan::Document.read(document)
-    form = Form.measure(plan)
-    layers = Cover.work(plan, form)
-    stock = Cut.work(plan, layers)
-    bench = Bench.work(plan, form, layers, stock)
-    bill = Cost.work(plan, stock, minutes: bench.minutes)
-    Plan::Worked.new(plan:, form:, layers:, stock:, bill:, bench:, drawing: Draw.work(plan, form, layers)).to_h
+  def self.work(document) = Answer::Worked.new(Work.read(document)).to_h
+
+  # What a plan can say, for the API: the screens draw their controls from it.
+  #
+  # @return [Hash] ready for JSON
+  def self.declarations
+    Answer::Declarations.to_h.merge("occasion" => Ask::Occasion::Document.fields.map(&:declare))
   end
 
   # What can be printed at its true size: outlines of the form, its panel, its back.
   #
   # @param document [Hash] a plan document
-  # @return [Array<Draw::Template>]
+  # @return [Array<Place::Template>]
   # @raise [Plan::Refused]
-  def self.templates(document)
-    plan = Plan::Document.read(document)
-    Draw::Template.all(plan, Cover.work(plan, plan.band))
-  end
+  def self.templates(document) = Work.read(document).templates
 
   # Looks at a plan's drawing place by place: how much of the form is covered, and where it shows.
   #
@@ -49,12 +45,12 @@ module Lantern
   # @return [Hash] shares, and the bare places of the front in the plan's units
   # @raise [Plan::Refused]
   def self.bare(document)
-    plan = Plan::Document.read(document)
-    bare = Draw::Bare.new(plan.band, Cover.work(plan, plan.band))
-    scale = Draw::Scale.new(plan.units)
-    {"front" => bare.front.round(4), "back" => bare.back.round(4), **bare.thirds.to_h { |third, share| [third.to_s, share.round(4)] }, "patches" => bare.patches.map { scale.point(_1) }}
+    work = Work.read(document)
+    work.bare.to_h(work.plan.units)
   end
 
-  # Every covering and shape announces itself when its file is loaded, so all are loaded at once.
+  # Every layer and shape announces itself when its file is loaded, so all are loaded at once; what they name
+  # when they are declared comes first.
+  LOADER.eager_load_dir(File.join(__dir__, "lantern/place"))
   LOADER.eager_load
 end

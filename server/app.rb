@@ -111,6 +111,13 @@ module Server
       raise Lantern::Plan::Refused.at("budget", "A sum of money is a decimal such as 12.50.")
     end
 
+    # What the block answers, or the problems that it is refused with, as an answer either way.
+    def tried
+      {"worked" => yield, "problems" => []}
+    rescue Lantern::Plan::Refused => refused
+      refused.to_h
+    end
+
     def id = params["id"].to_i
 
     def problem(at, says) = {"at" => at, "says" => says}

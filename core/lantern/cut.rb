@@ -1,24 +1,16 @@
 # frozen_string_literal: true
 
 module Lantern
-  # From what the layers need to what is cut from what.
+  # From what is asked of a material to what is cut from what.
   module Cut
-    class << self
-      # @param layers [Array<Cover::Covering>]
-      # @return [Array<Cutting>] one for each material of the plan, in its order
-      def work(plan, layers)
-        needs = layers.flat_map { |layer| layer.required.map { Demand::Asked.new(layer: layer.id, need: _1, times: plan.quantity) } }.concat(Bench::Supplies.new(plan, layers).asked).group_by { _1.need.material }
-        plan.materials.map do |material|
-          demand = Demand.gather(needs.fetch(material.id, []), sureness: plan.sureness)
-          cutter(material).cut(material, demand, plan)
-        end
-      end
+    # How what is sold so is cut.
+    WAYS = {length: -> { Rolls }, sheet: -> { Sheets }, count: -> { Counts }}.freeze
+    private_constant :WAYS
 
-      # @return [#cut] what cuts a material of this kind
-      def cutter(material)
-        return Counts if material.counted?
-        material.sheets? ? Sheets : Rolls
-      end
-    end
+    # Cuts one material.
+    # @param material [Plan::Material]
+    # @param demand [Demand]
+    # @return [Cutting]
+    def self.cut(material, demand) = WAYS.fetch(Plan::Kind.fetch(material.kind).sold).call.cut(material, demand)
   end
 end

@@ -5,6 +5,9 @@ module Lantern
   # down, the middle of the form at nought.
   module Draw
     class << self
+      # @param plan [Plan::Document]
+      # @param form [Form::Band]
+      # @param layers [Array<Layer>]
       # @return [Hash] ready for JSON
       def work(plan, form, layers)
         scale = Scale.new(plan.units)

@@ -11,7 +11,9 @@ module Server
     class CutSheet
       PAPERS = {"a4" => "A4", "letter" => "LETTER"}.freeze
       FONTS = "/usr/share/fonts/truetype/dejavu"
-      HEADS = %w[material from times length unit cut count cut_length left keep].freeze
+      HEADS = %w[material from times length width unit cut count cut_length cut_width left keep].freeze
+      # Marks that a tape has: lengths are written to the nearest.
+      MARKS = {"in" => Rational(1, 16), "cm" => Rational(1, 10)}.freeze
 
       # @param worked [Hash] a worked plan
       def initialize(worked)
@@ -21,7 +23,11 @@ module Server
       # @return [String] a CSV file; lengths are numbers in the plan's units
       def csv
         rows = @worked["cut_sheet"].flat_map do |bar|
-          bar["cuts"].map { |cut| [name(bar["material"]), bar["from"], bar["times"], bar["length"], @worked["units"], cut["what"], cut["count"], cut["length"], bar["left"], bar["keep"] ? "yes" : "no"] }
+          bar["cuts"].map do |cut|
+            [name(bar["material"]), bar["from"], bar["times"], number(bar["length"]), number(bar.dig("sheet", "width")),
+              @worked["units"], word(cut), cut["count"], number(cut["length"]), number(cut["width"]), left_over(bar),
+              bar["keep"] ? "yes" : "no"]
+          end
         end
         Sheet.write([HEADS, *rows])
       end
@@ -40,6 +46,25 @@ module Server
       end
 
       private
+
+      # A length to the nearest mark of a tape, in the plan's units.
+      def number(length)
+        return unless length
+        mark = MARKS.fetch(@worked["units"])
+        near = (length / mark).round * mark
+        (near.denominator == 1) ? near.to_i : near.to_f
+      end
+
+      # What is left of a length; of cloth, the pieces that are worth keeping.
+      def left_over(bar) = bar["sheet"] ? bar["sheet"]["rest"].join("; ") : number(bar["left"])
+
+      # "1 strip", "3 strips": the word that goes with the number.
+      def word(cut) = (cut["count"] == 1) ? cut["one"] : cut["what"]
+
+      def cut_says(cut)
+        return "#{cut["says"]} for the #{cut["what"]}" if cut["shape"] == "run"
+        "#{cut["count"]} #{word(cut)} of #{cut["says"]}"
+      end
 
       # What stands on the paper, in its order.
       def write(pdf)
@@ -71,7 +96,7 @@ module Server
         pdf.text_box glyphs(left(bar)), at: [316, top], width: pdf.bounds.width - 316, align: :right
         pdf.move_down 15
         bar["sheet"] ? laid_out(pdf, bar) : drawn(pdf, bar, longest)
-        pdf.text glyphs(alike(bar["cuts"]).map { |cut| (cut["shape"] == "run") ? "#{cut["says"]} for the #{cut["what"]}" : "#{cut["count"]} #{cut["what"]} of #{cut["says"]}" }.join("; "))
+        pdf.text glyphs(alike(bar["cuts"]).map { |cut| cut_says(cut) }.join("; "))
       end
 
       # Cuts of one kind said once, however many blocks they lie in.

@@ -56,10 +56,11 @@ module Server
 
       def sizes(material, piece)
         return piece if piece.is_a?(Hash)
-        {counted?(material) ? "count" : "length" => piece}
+        {(sold(material) == :count) ? "count" : "length" => piece}
       end
 
-      def counted?(material) = !%w[ribbon rope mesh wire fabric].include?(material["kind"])
+      # What is of no known kind is counted, until it is refused.
+      def sold(material) = Lantern::Plan::Kind.find(material["kind"])&.sold || :count
 
       def parse(text)
         text = text.dup.force_encoding("UTF-8").delete_prefix("\uFEFF")
@@ -93,8 +94,11 @@ module Server
       end
 
       def piece(row, material)
-        return row["count"].to_s.match?(/\A\d{1,6}\z/) ? row["count"].to_i : row["count"].to_s if counted?(material)
-        (material["kind"] == "fabric") ? row.slice("width", "length", "end_width") : row["length"].to_s
+        case sold(material)
+        when :count then row["count"].to_s.match?(/\A\d{1,6}\z/) ? row["count"].to_i : row["count"].to_s
+        when :sheet then row.slice("width", "length", "end_width")
+        else row["length"].to_s
+        end
       end
 
       # A count is a number; a price stays the text that it is.
@@ -104,7 +108,7 @@ module Server
 
       def refuse(line, says) = raise(Lantern::Plan::Refused.new([problem(line, says)]))
 
-      private_class_method :cells, :sizes, :counted?, :parse, :place, :begin_material, :piece, :numbers, :problem, :refuse
+      private_class_method :cells, :sizes, :sold, :parse, :place, :begin_material, :piece, :numbers, :problem, :refuse
     end
   end
 end

@@ -19,7 +19,7 @@ module Server
       FOOT = 40
       MOST_PAGES = 120
 
-      # @param template [Lantern::Draw::Template]
+      # @param template [Lantern::Place::Template]
       # @param units [String]
       def initialize(template, units)
         @template, @units = template, units

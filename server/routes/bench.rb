@@ -40,7 +40,8 @@ module Server
           deletes("/api/makes/:id") { store.notebook }
 
           get "/api/wreaths/:id/templates" do
-            JSON.generate("templates" => Lantern.templates(store.wreaths.find(id)["plan"]).map { {"name" => _1.name, "title" => _1.title, "says" => _1.says} })
+            found = tried { Lantern.templates(store.wreaths.find(id)["plan"]).map(&:to_h) }
+            JSON.generate("templates" => found["worked"] || [])
           end
 
           get "/api/wreaths/:id/template.svg" do

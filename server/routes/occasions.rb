@@ -16,7 +16,7 @@ module Server
 
         def occasion_document = store.occasions.document(id, today:, sale: SHOP.sale(today))
 
-        def worked_occasion = Lantern::Occasion.work(occasion_document)
+        def worked_occasion = Lantern::Ask::Occasion.work(occasion_document)
       end
 
       def self.registered(app)
@@ -26,7 +26,7 @@ module Server
 
           post("/api/shop/prices") { JSON.generate("changed" => store.materials.price(SHOP.offers)) }
 
-          post("/api/occasions/work") { JSON.generate(Lantern::Occasion.work(sent)) }
+          post("/api/occasions/work") { JSON.generate(Lantern::Ask::Occasion.work(sent)) }
 
           get("/api/occasions") { JSON.generate("occasions" => store.occasions.all) }
 
@@ -50,6 +50,8 @@ module Server
           put("/api/occasions/:id/ticks") { JSON.generate(store.occasions.tick(id, sent["place"], sent["done"])) }
 
           get("/api/occasions/:id/worked") { JSON.generate(worked_occasion) }
+
+          get("/api/occasions/:id/try") { JSON.generate(tried { worked_occasion }) }
 
           get "/api/occasions/:id/sheet.pdf" do
             attachment "occasion-#{id}.pdf"

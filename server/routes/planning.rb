@@ -11,20 +11,20 @@ module Server
         app.instance_eval do
           get("/api/ping") { JSON.generate("ok" => true) }
 
-          get "/api/declarations" do
-            JSON.generate("forms" => Lantern::Form.declare, "coverings" => Lantern::Cover.all.map(&:declare), "materials" => Lantern::Plan::Material.declare,
-              "money" => Lantern::Cost::Terms.field.fields.map(&:declare), "cutting" => Lantern::Plan::Document.fields.select { %i[sureness smallest_mark smallest_remnant].include?(_1.name) }.map(&:declare), "occasion" => Lantern::Occasion::Document.fields.map(&:declare))
-          end
+          get("/api/declarations") { JSON.generate(Lantern.declarations) }
 
           post("/api/work") { JSON.generate(Lantern.work(sent)) }
+
+          # Problems are an answer too: a maker in the middle of typing makes them all the time.
+          post("/api/work/try") { JSON.generate(tried { Lantern.work(sent) }) }
 
           post("/api/units") { JSON.generate(Lantern::Plan::Units.change(sent["plan"], to: sent["to"])) }
 
           post "/api/coverings" do
-            JSON.generate("coverings" => Lantern::Cover::Comparison.new(with_stash(sent)).to_a)
+            JSON.generate("coverings" => Lantern::Ask::Comparison.new(with_stash(sent)).to_a)
           end
 
-          post("/api/backwards") { JSON.generate("answers" => Lantern::Cover::Backwards.new(sent["plan"], layer: sent["layer"], budget:).to_a) }
+          post("/api/backwards") { JSON.generate("answers" => Lantern::Ask::Backwards.new(sent["plan"], layer: sent["layer"], budget:).to_a) }
 
           post("/api/bare") { JSON.generate(Lantern.bare(sent)) }
 

@@ -121,7 +121,7 @@ module Server
       # @return [Array<Hash>] what came and went of a material, the latest first
       def entries(id, units)
         row = row(id)
-        counted = Lantern::Plan::Material::LENGTHWISE.none? { _1.to_s == row[:kind] } && row[:kind] != "fabric"
+        counted = Lantern::Plan::Kind.fetch(row[:kind]).counted?
         @ledger.entries(id).map do |entry|
           size = entry.values_at(:width, :end_width, :length).reject(&:zero?).map { Lantern::Measure::Length.exact_text(Rational(_1, Ledger::PER_INCH), units:) }
           {"id" => entry[:id], "action" => entry[:action_id], "kind" => entry[:kind], "change" => entry[:change], "size" => counted ? "" : size.join(" by "),

@@ -21,7 +21,7 @@ module Server
 
       # The short form at the end of a make, filled in from the counts.
       # @raise [Missing, Lantern::Plan::Refused]
-      def form(wreath_id) = Lantern::Bench::Finish.new(@wreaths.find(wreath_id)["plan"]).form(@bench.state(wreath_id)["counts"])
+      def form(wreath_id) = Lantern::Ask::Finish.new(@wreaths.find(wreath_id)["plan"]).form(@bench.state(wreath_id)["counts"])
 
       # Ends a make: it goes into the notebook, what was used more or less than planned into the ledger.
       # @param said [Hash] `used` by material, `note`, `photo` as a data address
@@ -30,7 +30,7 @@ module Server
       def finish(wreath_id, said)
         @database.transaction do
           wreath = @wreaths.find(wreath_id)
-          finish = Lantern::Bench::Finish.new(wreath["plan"])
+          finish = Lantern::Ask::Finish.new(wreath["plan"])
           type, bytes = photo(said["photo"])
           state = @bench.state(wreath_id)
           id = rows.insert(wreath_id:, wreath_name: wreath["name"], plan: JSON.generate(wreath["plan"]), lines: JSON.generate(finish.lines(said["used"] || {})), minutes: state["seconds"].values.sum / 60,
@@ -50,7 +50,7 @@ module Server
       def learned
         lines = rows.order(:id).select_map(:lines).flat_map { JSON.parse(_1) }.select { _1["planned"].positive? && _1["used"].positive? }
         lines.group_by { _1.values_at("method", "material") }.filter_map do |(method, material), same|
-          covering = Lantern::Cover.find(method) or next
+          covering = Lantern::Plan::Methods.find(method) or next
           ratios = same.map { (_1["used"] / _1["planned"]).clamp(0.2, 5.0) }
           learned = Lantern::Measure::Learned.from(method, material, ratios, spread: [covering.spread, 0.01].max)
           {"method" => method, "title" => covering.title, "material" => material, "name" => same.last["name"], "factor" => learned.factor, "spread" => learned.spread, "makes" => learned.makes,

@@ -44,7 +44,7 @@ module Server
       def document(id, today:, sale: {})
         row = row(id)
         plans = @wreaths.on_occasion(id, row[:cut_action]).map { |wreath| wreath["plan"] }
-        {"format" => Lantern::Occasion::Document::FORMAT, "version" => 1, "name" => row[:name], "units" => row[:units],
+        {"format" => Lantern::Ask::Occasion::Document::FORMAT, "version" => 1, "name" => row[:name], "units" => row[:units],
          **JSON.parse(row[:document]), **today_on(row, today), **sale, "plans" => plans}
       end
 
@@ -58,8 +58,8 @@ module Server
           raise Settled if row[:cut_action]
           ids = @materials.locked_ids(@materials.by_slug.keys)
           occasion = document.call
-          raise Ledger::TooLittle unless Lantern::Occasion.work(occasion)["cut_sheet"] == sheet
-          entries = @materials.entries_of(Lantern::Occasion.moves(occasion), ids)
+          raise Ledger::TooLittle unless Lantern::Ask::Occasion.work(occasion)["cut_sheet"] == sheet
+          entries = @materials.entries_of(Lantern::Ask::Occasion.moves(occasion), ids)
           raise Lantern::Plan::Refused.at("cut_sheet", "There is nothing to cut for this occasion yet.") if entries.empty?
           action = @ledger.write("cut", entries, wreath: {id: nil, name: row[:name]})
           @wreaths.cut_together(id, action)
@@ -102,7 +102,7 @@ module Server
 
       def values(name, units, document)
         own = document.slice(*OWN)
-        Lantern::Occasion.work({"format" => Lantern::Occasion::Document::FORMAT, "version" => 1, "units" => units, "plans" => []}.merge(document))
+        Lantern::Ask::Occasion.work({"format" => Lantern::Ask::Occasion::Document::FORMAT, "version" => 1, "units" => units, "plans" => []}.merge(document))
         {name: name.strip[0, 200], units:, document: JSON.generate(own)}
       end
 

@@ -14,7 +14,8 @@ module Server
 
       def all
         stash, ticks = @materials.by_slug, @database[:ticks].select_hash_groups(:wreath_id, :place)
-        rows.order(:id).map { show(_1, stash, ticks.fetch(_1[:id], [])) }
+        made = @database[:makes].group_and_count(:wreath_id).as_hash(:wreath_id, :count)
+        rows.order(:id).map { |row| show(row, stash, ticks.fetch(row[:id], []), made.fetch(row[:id], 0)) }
       end
 
       # The wreaths of an occasion that are still to be cut, or were cut with it; those cut by themselves
@@ -51,7 +52,7 @@ module Server
           ids = @materials.locked_ids(Array(JSON.parse(row[:plan])["materials"]).filter_map { _1["id"] })
           plan = show(row)["plan"]
           raise Ledger::TooLittle unless Lantern.work(plan)["cut_sheet"] == sheet
-          action = @ledger.write("cut", @materials.entries_of(Lantern::Cut::Move.all(plan), ids), wreath: row.slice(:id, :name))
+          action = @ledger.write("cut", @materials.entries_of(Lantern::Work.read(plan).moves, ids), wreath: row.slice(:id, :name))
           update(id, version, plan: JSON.generate(plan), cut_action: action)
         end
       end
@@ -87,11 +88,12 @@ module Server
 
       # The plan as it was saved, with what the stash now says of its materials; once it is cut, with
       # what the stash said then.
-      def show(row, stash = nil, ticks = nil)
+      def show(row, stash = nil, ticks = nil, made = nil)
         plan = JSON.parse(row[:plan])
         plan = plan.merge("materials" => fresh(plan, stash || @materials.by_slug)) unless row[:cut_action]
         ticks ||= @database[:ticks].where(wreath_id: row[:id]).select_map(:place)
-        stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks, "occasion" => row[:occasion_id], "made" => @database[:makes].where(wreath_id: row[:id]).count)
+        made ||= @database[:makes].where(wreath_id: row[:id]).count
+        stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks, "occasion" => row[:occasion_id], "made" => made)
       end
 
       def fresh(plan, stash) = Array(plan["materials"]).map { |material| @materials.fresh(material, stash, plan["units"]) }

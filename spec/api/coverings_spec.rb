@@ -5,10 +5,10 @@ require_relative "../support/api"
 RSpec.describe "Coverings, asked over HTTP", :api, :store do
   it "compares all of them, of what the plan and the stash hold" do
     stash.each { |material| ask(:post, "/materials", {units: "in", material:}) }
-    coverings = ask(:post, "/coverings", plan(form: gourd))["coverings"]
+    compared = ask(:post, "/coverings", plan(form: gourd))["coverings"]
     expect(status).to eq 200
-    expect(coverings.map { _1["method"] }).to match_array Lantern::Cover.coverings.map { _1.method_name.to_s }
-    expect(coverings.map { _1["suits"] }).to all(be true)
+    expect(compared.map { _1["method"] }).to match_array coverings.map { _1.method_name.to_s }
+    expect(compared.map { _1["suits"] }).to all(be true)
     metric = ask(:post, "/coverings", plan(form: {"base" => "foam", "outside" => 35, "inside" => 25}).merge("units" => "cm"))["coverings"]
     expect(metric.find { _1["method"] == "spiral_wrap" }["length_says"]).to match(/\d m\z/)
   end
@@ -29,21 +29,49 @@ RSpec.describe "Coverings, asked over HTTP", :api, :store do
     expect(ask(:post, "/bare", plan(form: {"inside" => 20}))["problems"]).to match [include("at" => "form.inside")]
   end
 
+  # One file: a covering, and a figure and a move of its own. A way of lying of its own is spec/core/house.
   it "knows a covering that was added in a dozen lines, with no other file touched" do
     Class.new(Lantern::Cover::Covering) do
       covering :swag, title: "Swag", takes: %i[rope], summary: "Rope hung from side to side."
+      hands :tack
+      laid :line
       option :drop, :length, default: 4r, label: "Drop"
+      figure :length, :length, "Rope in all"
 
-      def needs = [Lantern::Cover::Need.run(what: "swag", material: material.id, length: form.run + drop)]
+      def length = form.run + drop
 
-      def lies = [Lantern::Draw::Lie.new(layer: id, what: "swag", kind: :line, materials: [material], width: 0.25, front: [{points: form.path.trace(0.0)}])]
+      def needs = [run(what: "swag", material: material.id, length:)]
+
+      def lies
+        [Lantern::Place::Lie::Line.new(layer: id, unit: :rounds, materials: [material], width: 0.25,
+          front: [{points: form.path.trace(0.0)}])]
+      end
     end
     declared = ask(:get, "/declarations")["coverings"].find { _1["method"] == "swag" }
     expect(declared["options"]).to match [include("name" => "drop", "label" => "Drop", "kind" => "length")]
+    expect(declared["figures"]).to eq [{"key" => "length", "kind" => "length", "label" => "Rope in all"}]
     worked = ask(:post, "/work", plan(form: foam(14, 10), materials: [rope], layers: [layer("swag", "rope", drop: 6)]))
     expect(worked["layers"][0]["needs"][0]["length"]).to be_within(1e-3).of(12 * PI + 6)
     expect(worked["drawing"]["layers"][0]["front"].size).to eq 1
   ensure
-    Lantern::Cover.forget(:swag)
+    Lantern::Plan::Methods.forget(:swag)
+  end
+
+  it "names every move, kind of lie and stage of the core, so that no screen is without a picture of one" do
+    schemas = YAML.load_file(Server::App::CONTRACT)["components"]["schemas"]
+    expect(schemas["Move"]["enum"]).to match_array Lantern::Place::Move::ALL.keys.map(&:to_s)
+    expect(schemas["Lie"]["properties"]["kind"]["enum"]).to match_array Lantern::Place::Lie::KINDS.keys.map(&:to_s)
+    expect(schemas["StageKey"]["enum"]).to eq Lantern::Stage::ALL.keys.map(&:to_s)
+    expect(ask(:get, "/declarations")["moves"].map { _1["key"] }).to match_array schemas["Move"]["enum"]
+  end
+
+  it "answers with the problems of a plan that cannot be worked, as an answer, where a screen asks" do
+    tried = ask(:post, "/work/try", plan(form: {"inside" => 20}))
+    expect(status).to eq 200
+    expect(tried["problems"]).to match [include("at" => "form.inside")]
+    expect(tried).not_to have_key("worked")
+    expect(ask(:post, "/work/try", plan)["worked"]["form"]["run"]).to be_within(1e-3).of(11 * PI)
+    expect(ask(:post, "/work", plan(form: {"inside" => 20}))["problems"].size).to eq 1
+    expect(status).to eq 422
   end
 end

@@ -108,7 +108,7 @@ RSpec.describe "What is kept", :api, :store do
     Server::Demo.load(RealStore.store)
     wreaths = ask(:get, "/wreaths")["wreaths"]
     expect(wreaths.size).to be >= 6
-    expect(wreaths.flat_map { _1["plan"]["layers"].map { |layer| layer["method"] } }.uniq).to match_array Lantern::Cover.all.map { _1.method_name.to_s }
+    expect(wreaths.flat_map { _1["plan"]["layers"].map { |layer| layer["method"] } }.uniq).to match_array layer_kinds.map { _1.method_name.to_s }
     ask(:delete, "/wreaths/#{wreaths[0]["id"]}?version=1")
     Server::Demo.load(RealStore.store)
     expect(ask(:get, "/wreaths")["wreaths"].size).to eq wreaths.size - 1

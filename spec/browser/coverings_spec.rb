@@ -9,7 +9,7 @@ RSpec.describe "Coverings on the screen", :browser, :store do
     open_wreath("rope ring", "cover")
     click_on "See all on this form"
     expect(page).to have_css("h2", text: "Coverings on your form")
-    titles = Lantern::Cover.coverings.map(&:title) - ["Strips along the ribs", "Stem and tendrils"]
+    titles = coverings.map(&:title) - ["Strips along the ribs", "Stem and tendrils"]
     expect(page).to have_css("li h3", count: titles.size)
     expect(all("li h3").map(&:text)).to match_array titles
     expect(page).to have_css("dt", text: "Strips along the ribs:")
@@ -36,7 +36,7 @@ RSpec.describe "Coverings on the screen", :browser, :store do
 
   it "draws the controls of every covering from what it declares" do
     open_wreath("rope ring", "cover")
-    Lantern::Cover.coverings.each do |covering|
+    coverings.each do |covering|
       select covering.title, from: "Covering"
       expect(page).to have_css("section[aria-label=Cover] h2", text: covering.title)
       plain = covering.options.reject { |option| [Lantern::Plan::Field::List, Lantern::Plan::Field::Record].any? { option.is_a?(_1) } || option.declare["fine"] }

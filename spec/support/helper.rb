@@ -39,6 +39,11 @@ module Saying
 
   def work(...) = Lantern.work(plan(...))
 
+  # Everything that a plan can be made by, and those of them that cover the form.
+  def layer_kinds = Lantern::Plan::Methods.sort_by { _1.method_name.to_s }
+
+  def coverings = layer_kinds.select { _1.stage.key == :cover }
+
   # So many cases drawn with a fixed seed; a failure names the case.
   def each_random(cases, seed: 20_261)
     random = Random.new(seed)

@@ -10,7 +10,8 @@ module Lantern
       STICK = Rational(70, 254)
       STICK_LENGTH = Rational(1000, 254)
 
-      # @param layers [Array<Cover::Covering>]
+      # @param plan [Plan::Document]
+      # @param layers [Array<Layer>]
       def initialize(plan, layers)
         @plan, @layers = plan, layers
       end
@@ -18,40 +19,55 @@ module Lantern
       # Inches of bead, all wreaths.
       def bead = @layers.sum(&:glue) * @plan.quantity
 
-      # Sticks of glue: the bead's volume over a stick's.
-      def sticks = (bead * BEAD**2 / (thickness**2 * STICK_LENGTH) - 1e-9).ceil
+      # Sticks of glue, whole ones: the bead's volume over a stick's.
+      # @return [Integer]
+      def sticks = (stick_parts * @plan.quantity - 1e-9).ceil
 
       # Chenille stems, whole ones.
+      # @return [Integer]
       def stems = (@layers.sum(&:stems) * @plan.quantity - 1e-9).ceil
 
+      # @return [Integer]
       def ties = @layers.sum(&:ties_used) * @plan.quantity
 
-      # What is asked of the plan's own glue, for one wreath of it.
-      # @return [Array<Cut::Demand::Asked>]
-      def asked
-        return [] unless glue && sticks.positive?
-        [Cut::Demand::Asked.new(layer: "bench", need: Cover::Need.items(material: glue.id, what: "glue sticks", count: sticks), times: 1)]
+      # What the steps of one wreath ask of the plan's own materials, by parts: what is left of a stick goes into
+      # the next wreath.
+      # @return [Array<Place::Need>]
+      def needs
+        return [] unless glue && stick_parts.positive?
+        [Place::Need.items(material: glue.id, what: :glue_sticks, count: stick_parts)]
       end
 
       def to_h
-        {"bead" => Measure::Length.in_units(bead, @plan.units), "says" => Measure::Length.long_text(bead, units: @plan.units), "sticks" => sticks, "stems" => stems, "ties" => ties, "working" => working}
+        {
+          "bead" => Measure::Length.in_units(bead, @plan.units), "says" => long_text(bead), "sticks" => sticks,
+          "stems" => stems, "ties" => ties, "working" => working.map(&:to_h)
+        }
       end
 
       private
+
+      def stick_parts = @layers.sum(&:glue) * BEAD**2 / (thickness**2 * STICK_LENGTH)
 
       def glue = @plan.materials.find { _1.kind == :glue }
 
       def thickness = glue&.diameter || STICK
 
       def working
-        millimetres = ->(inches) { (inches * 25.4).round(1).to_f.to_s.delete_suffix(".0") }
         [
-          {"says" => "Glue, bead by bead", "sum" => "from the steps", "answer" => Measure::Length.long_text(bead, units: @plan.units)},
-          {"says" => "Sticks of #{millimetres[thickness]} by 100 mm", "sum" => "#{millimetres[bead / 10]} cm × #{millimetres[BEAD]}² ÷ (#{millimetres[thickness]}² × 10 cm), rounded up", "answer" => sticks.to_s},
-          *([{"says" => "Chenille stems", "sum" => "half a stem ties a bow, two a heavy part", "answer" => stems.to_s}] if stems.positive?),
-          *([{"says" => "Cable ties for what is fixed on", "sum" => "two each", "answer" => ties.to_s}] if ties.positive?)
+          line(:bead, "Glue, bead by bead", "from the steps", long_text(bead)),
+          line(:sticks, "Sticks of #{millimetres(thickness)} by 100 mm", "#{millimetres(bead / 10)} cm × " \
+            "#{millimetres(BEAD)}² ÷ (#{millimetres(thickness)}² × 10 cm), rounded up", sticks.to_s),
+          *(line(:stems, "Chenille stems", "half a stem ties a bow, two a heavy part", stems.to_s) if stems.positive?),
+          *(line(:ties, "Cable ties for what is fixed on", "two each", ties.to_s) if ties.positive?)
         ]
       end
+
+      def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)
+
+      def millimetres(inches) = Measure::Words.short((inches * 25.4).round(1).to_f)
+
+      def long_text(inches) = Measure::Length.long_text(inches, units: @plan.units)
     end
   end
 end

@@ -7,6 +7,14 @@ module Lantern
     Bill = Value.define(:plan, :entries, :minutes) do
       def initialize(minutes: 0, **given) = super
 
+      # @param stock [Array<Cut::Cutting>]
+      # @param minutes [Numeric] at the bench, for all wreaths
+      # @return [Bill]
+      def self.of(plan, stock, minutes: 0) = new(plan:, minutes:, entries: stock.map { Entry.new(_1, plan) })
+
+      # @return [Array<Entry>] of what is asked for
+      def needed = entries.select(&:needed?)
+
       def to_buy = entries.sum(BigDecimal(0), &:to_buy)
 
       def used = entries.sum(BigDecimal(0), &:used)
@@ -28,13 +36,13 @@ module Lantern
       end
 
       # The sum behind it, line by line.
-      # @return [Array<Hash>]
+      # @return [Array<Place::Working>]
       def working
         money = Measure::Money.method(:text)
-        rows = [["To buy, whole packages#{" at sale prices" if terms.sale}", "", to_buy]]
-        rows += [["Tax", "#{money.call(to_buy)} × #{short(terms.tax)} ÷ 100", terms.tax_on(to_buy)], ["To pay", "#{money.call(to_buy)} + tax", to_pay]] if terms.tax.positive?
-        rows += [["Went into the work, by length", "", used], ["A wreath", (plan.quantity > 1) ? "#{money.call(used)} ÷ #{plan.quantity}" : "", used / plan.quantity], ["Worth of what is left", "", left_in_stash]]
-        (rows + (terms.asks? ? asking_rows : [])).map { |says, sum, amount| {"says" => says, "sum" => sum, "answer" => money.call(amount)} }
+        rows = [[:to_buy, "To buy, whole packages#{" at sale prices" if terms.sale}", "", to_buy]]
+        rows += [[:tax, "Tax", "#{money.call(to_buy)} × #{short(terms.tax)} ÷ 100", terms.tax_on(to_buy)], [:to_pay, "To pay", "#{money.call(to_buy)} + tax", to_pay]] if terms.tax.positive?
+        rows += [[:used, "Went into the work, by length", "", used], [:per_wreath, "A wreath", (plan.quantity > 1) ? "#{money.call(used)} ÷ #{plan.quantity}" : "", used / plan.quantity], [:left_in_stash, "Worth of what is left", "", left_in_stash]]
+        (rows + (terms.asks? ? asking_rows : [])).map { |key, says, sum, amount| Place::Working.new(key:, says:, sum:, answer: money.call(amount)) }
       end
 
       private
@@ -48,10 +56,10 @@ module Lantern
       def asking_rows
         money = Measure::Money.method(:text)
         [
-          *(terms.hourly ? [["Time at the bench, a wreath", "#{minutes.fdiv(plan.quantity).round} min × #{money.call(terms.hourly)} ÷ 60", one[:time]]] : []),
-          *(terms.overhead.positive? ? [["Overhead", "#{short(terms.overhead)} ÷ 100 of material and time", one[:overhead]]] : []),
-          ["What a wreath costs you", "", one[:cost]],
-          *(terms.margin.positive? ? [["Asking price", "#{money.call(one[:cost])} ÷ (1 − #{short(terms.margin)} ÷ 100)", one[:asking]]] : [])
+          *(terms.hourly ? [[:bench_time, "Time at the bench, a wreath", "#{minutes.fdiv(plan.quantity).round} min × #{money.call(terms.hourly)} ÷ 60", one[:time]]] : []),
+          *(terms.overhead.positive? ? [[:overhead, "Overhead", "#{short(terms.overhead)} ÷ 100 of material and time", one[:overhead]]] : []),
+          [:cost_of_one, "What a wreath costs you", "", one[:cost]],
+          *(terms.margin.positive? ? [[:asking_price, "Asking price", "#{money.call(one[:cost])} ÷ (1 − #{short(terms.margin)} ÷ 100)", one[:asking]]] : [])
         ]
       end
 

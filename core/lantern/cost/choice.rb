@@ -28,7 +28,7 @@ module Lantern
       def reason
         demand = @cutting.demand
         return if demand.allowance.zero? || @cutting.short.positive? || @material.offers.empty?
-        less = Cut.cutter(@material).cut(@material, demand.with(allowance: 0), @plan)
+        less = Cut.cut(@material, demand.with(allowance: 0))
         sure = percent(@plan.sureness)
         now = @entry.chance_enough
         if packages(less) == packages(@cutting)
@@ -43,7 +43,7 @@ module Lantern
 
       def alternative(offer, index)
         says, unit = measure(offer)
-        only = Cut.cutter(@material).cut(@material.with(offers: [offer]), @cutting.demand, @plan)
+        only = Cut.cut(@material.with(offers: [offer]), @cutting.demand)
         rate = offer[:price].to_r * unit / size(offer)
         {offer: index, rate:, per: "#{Measure::Money.text(money(rate))} #{says}", sale: (Measure::Money.text(offer[:sale_price]) if offer[:sale_price]),
          count: only.short.zero? ? packages(only) : nil, cost: (Measure::Money.text(offer[:price] * packages(only)) if only.short.zero?)}.compact
@@ -56,7 +56,7 @@ module Lantern
 
       def size(offer) = offer[:count] || offer[:length] * (offer[:width] || 1)
 
-      def packages(cutting) = cutting.bought.values.sum
+      def packages(cutting) = cutting.packages
 
       def money(rational) = BigDecimal(rational.numerator) / rational.denominator
 

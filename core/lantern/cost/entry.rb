@@ -7,6 +7,7 @@ module Lantern
       attr_reader :cutting
 
       # @param cutting [Cut::Cutting]
+      # @param plan [#smallest_remnant] a plan or an occasion
       def initialize(cutting, plan)
         @cutting = cutting
         @plan = plan
@@ -14,49 +15,63 @@ module Lantern
 
       def material = cutting.material
 
+      # Whether anything is asked of it.
+      def needed? = !cutting.demand.none?
+
       # Packages to buy, by offer: how many, and what they come to.
       def buy
         cutting.bought.sort.map { |offer, count| {offer:, count:, cost: material.offers[offer][:price] * count} }
       end
 
+      # @return [BigDecimal]
       def to_buy = @to_buy ||= buy.sum(BigDecimal(0)) { _1[:cost] }
 
-      # Inches cut, joins and all; for cloth, of sheet.
-      def length_used = cutting.bars.sum { |bar| bar.length - bar.left }
+      # What goes into the work: inches cut, joins and all; of cloth, square inches; else a number.
+      # @return [Numeric]
+      def amount_used = cutting.bars.sum { amount_of(_1) }
 
-      # By the length used, each at the price of the package it came from; what was on hand at the
-      # cheapest price it is sold for.
-      def used = @used ||= cutting.bars.sum(BigDecimal(0)) { |bar| price_of(bar, bar.length - bar.left) }
+      # By the amount used, each at the price of the package it came from; what was on hand at the cheapest
+      # price it is sold for.
+      # @return [BigDecimal]
+      def used = @used ||= cutting.bars.sum(BigDecimal(0)) { |bar| money(rate_of_bar(bar) * amount_of(bar).to_r) }
 
-      # What is left and worth keeping, at the same prices.
-      def left
-        @left ||= money(cheapest_rate * remnants.sum.to_r)
+      # What is left and worth keeping, all at the cheapest price it is sold for.
+      # @return [BigDecimal]
+      def left = @left ||= money(cheapest_rate * amount_left.to_r)
+
+      # Lengths left and worth keeping; of what is counted, every one; of cloth, the longer side of each piece.
+      # @return [Array<Numeric>] the longest first
+      def remnants
+        return cloth_left.map(&:max).sort.reverse if material.sheets?
+        cutting.remnants(material.counted? ? 1 : @plan.smallest_remnant)
       end
 
-      # What is left and worth keeping; of what is counted, every one.
-      def remnants = cutting.remnants(material.counted? ? 1 : @plan.smallest_remnant)
-
-      # The chance that what is in hand and bought is enough.
-      def chance_enough
-        @chance_enough ||= chance
-      end
+      # @return [Float] the chance that what is in hand and bought is enough
+      def chance_enough = @chance_enough ||= chance
 
       private
 
       def chance
-        demand = cutting.demand
         return 0.0 if cutting.short.positive?
-        spare = cutting.remnants(0).sum.to_f
-        Measure::Chance.enough(demand.run.to_f + spare, mean: demand.run.to_f, spread: demand.spread).round(3)
+        demand = cutting.demand
+        Measure::Chance.enough(cutting.run_room, mean: demand.run.to_f, spread: demand.spread).round(3)
       end
 
-      def price_of(bar, length)
-        rate = (bar.source == :offer) ? rate_of(material.offers[bar.index]) : cheapest_rate
-        money(rate * length.to_r)
+      def amount_of(bar)
+        return bar.length - bar.left unless material.sheets?
+        bar.cuts.sum { _1.count * _1.length * _1.width }
       end
 
-      # Price of an inch, exactly.
-      def rate_of(offer) = offer[:price].to_r / (offer[:length] || offer[:count])
+      def amount_left
+        material.sheets? ? cloth_left.sum { |width, length| width * length } : remnants.sum
+      end
+
+      def cloth_left = cutting.cloth_left(@plan.smallest_remnant)
+
+      def rate_of_bar(bar) = (bar.source == :offer) ? rate_of(material.offers[bar.index]) : cheapest_rate
+
+      # Price of an inch, of a square inch of cloth, of one of what is counted; exactly.
+      def rate_of(offer) = offer[:price].to_r / (offer[:count] || offer[:length] * (offer[:width] || 1))
 
       def cheapest_rate = @cheapest_rate ||= material.offers.map { rate_of(_1) }.min || 0r
 

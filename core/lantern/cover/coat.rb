@@ -6,13 +6,18 @@ module Lantern
     class Coat < Covering
       covering :coat, title: "Coat", takes: %i[coat],
         summary: "Paint, moss or pasted paper, by the area a pack covers."
-      counts :packages, "packs"
-      hand :brush
+      counts :packages, :packs
+      hands :brush
+      laid :wash
 
       spread 0.10 # from memory
 
       option :coverage, :area, label: "A pack covers", default_says: "4 square feet, a guess", help: "In square inches or square centimetres; it stands on the pack."
       option :coats, :count, default: 1, most: 12, label: "Coats"
+
+      figure :area, :area, "To cover"
+      figure :packages, :count, "Packs"
+      figure :length, :length, "Length"
 
       vary :coats, takes: :more, says: "The most coats", unit: "coats"
 
@@ -25,30 +30,24 @@ module Lantern
 
       def packages = (area / coverage - 1e-9).ceil
 
-      def needs = [Need.items(material: material.id, what: "packs", count: packages)]
+      def needs = [Place::Need.items(material: material.id, what: :packs, count: packages)]
 
-      def figures = {area:, packages:, length: 0.0}
+      def length = 0.0
 
       def working
-        [line("To cover", "#{coats} × girth × run", square(area)), line("Packs", "#{square(area)} ÷ #{square(coverage)}, rounded up", packages.to_s)]
+        [line(:area, "To cover", "#{coats} × girth × run", square_text(area)), line(:packages, "Packs", "#{square_text(area)} ÷ #{square_text(coverage)}, rounded up", packages.to_s)]
       end
 
       def findings
-        [*(finding(:note, "guess", "How far a pack goes is a guess: read what stands on yours.") unless @layer.options[:coverage]),
+        [*(finding(:note, "guess", "How far a pack goes is a guess: read what stands on yours.") unless said?(:coverage)),
           *(finding(:note, "white_first", "A pale coat on a dark form wants white under it: give it two.", try: {"coats" => 2}) if coats == 1)]
       end
 
-      def steps = (1..coats).map { |coat| step("coat#{coat}", "Coat #{coat}", "Thin and even; let it dry before the next. Window open, and as the label says.", minutes: form.area / 20) }
-
-      # Twenty square inches a minute (from memory).
-      def minutes = 2 + area / 20
+      # Twenty square inches a minute, and two minutes to begin (from memory).
+      def steps = (1..coats).map { |coat| step("coat#{coat}", "Coat #{coat}", "Thin and even; let it dry before the next. Window open, and as the label says.", lays: (:coats if coat == coats), minutes: form.area / 20 + ((coat == 1) ? 2 : 0)) }
 
       # The colour lies on the form itself.
-      def lies = [Draw::Along.coated(form, id:, material:)]
-
-      private
-
-      def square(inches) = "#{(inches / Measure::Length::IN[@plan.units].to_f**2).round} sq #{@plan.units}"
+      def lies = [Place::Along.coated(form, id:, material:)]
     end
   end
 end

@@ -7,8 +7,9 @@ module Lantern
     class Cones < Covering
       covering :cones, title: "Cones and petals", takes: %i[fabric mesh],
         summary: "Squares rolled into cones, set round the form in layers."
-      counts :pieces, "squares to cut"
-      hand :cone
+      counts :pieces, :squares_to_cut
+      hands :cone
+      laid :panel
 
       spread 0.05 # from memory
 
@@ -18,6 +19,12 @@ module Lantern
       option :base_width, :length, most: 24, label: "A cone takes", default_says: "three tenths of its width, a guess", help: "How much of the form one takes where it sits."
       option :layers, :count, default: 2, most: 4, label: "Layers"
       option :spare, :number, fine: true, default: 0.05, least: 0.0, most: 1.0, label: "Spares", help: "As a share of all."
+
+      figure :pieces, :count, "Squares to cut"
+      figure :repeats, :count, "Cones in the first layer", from: :first_layer
+      figure :piece_length, :length, "Each square"
+      figure :pitch, :length, "A cone takes", from: :base_width
+      figure :length, :length, "All squares, end to end"
 
       vary :layers, takes: :more, says: "The most layers", unit: "layers"
 
@@ -29,48 +36,53 @@ module Lantern
       def check
         super
         refuse("base_width", "A cone that takes #{text(base_width)} is wider than the whole round, #{text(form.run)}.") if base_width > form.run
-        refuse_crowd(counts.sum, "base_width", "cones")
+        refuse_crowd(each_layer.sum, "base_width", "cones")
       end
 
       def base_width = super || width * BASE_SHARE
 
       # Cones in each layer: round the middle of the band, then one for every two.
-      def counts = (0...layers).map { |i| i.zero? ? (form.run / base_width - 1e-9).ceil : ((form.run / base_width - 1e-9).ceil / 2.0**i).floor }
+      def each_layer = (0...layers).map { |i| i.zero? ? (form.run / base_width - 1e-9).ceil : ((form.run / base_width - 1e-9).ceil / 2.0**i).floor }
 
       def widths = (0...layers).map { |i| up_to_mark(width * NEXT_WIDTH**i) }
 
-      def pieces = counts.map { (_1 * (1 + spare) - 1e-9).ceil }
+      def with_spares = each_layer.map { (_1 * (1 + spare) - 1e-9).ceil }
+
+      def pieces = with_spares.sum
+
+      def first_layer = each_layer.first
+
+      def piece_length = up_to_mark(height)
+
+      def length = pieces * height
 
       def needs
-        pieces.each_with_index.filter_map do |count, i|
-          Need.pieces(material: material.id, what: "layer #{i + 1}", length: up_to_mark(height), width: (widths[i] if material.sheets?), count:, spread: self.class.spread) if count.positive?
+        with_spares.each_with_index.filter_map do |count, i|
+          pieces_of(:pieces, of: " for layer #{i + 1}", material: material.id, length: piece_length, width: (widths[i] if material.sheets?), count:) if count.positive?
         end
       end
 
-      def figures = {pieces: pieces.sum, repeats: counts.first, piece_length: up_to_mark(height), pitch: base_width.to_f, length: (pieces.sum * height).to_f}
-
       def working
         [
-          line("First layer", "#{bare(form.run)} ÷ #{bare(base_width)}, rounded up", counts.first.to_s),
-          *counts.each_with_index.drop(1).map { |count, i| line("Layer #{i + 1}, one for every two", "#{counts[i - 1]} ÷ 2; #{bare(widths[i])} × #{bare(height)} each", count.to_s) },
-          line("With spares", "#{in_hundred(spare)} more of each, rounded up", pieces.sum.to_s)
+          line(:first_layer, "First layer", "#{bare(form.run)} ÷ #{bare(base_width)}, rounded up", first_layer.to_s),
+          *each_layer.each_with_index.drop(1).map { |count, i| line(:"layer_#{i + 1}", "Layer #{i + 1}, one for every two", "#{each_layer[i - 1]} ÷ 2; #{bare(widths[i])} × #{bare(height)} each", count.to_s) },
+          line(:spares, "With spares", "#{in_hundred(spare)} more of each, rounded up", pieces.to_s)
         ]
       end
 
       def findings
-        [*(finding(:note, "guess", "What a cone takes of the form is a guess: roll three, set them side by side, measure, and say so.") unless @layer.options[:base_width]),
+        [*(finding(:note, "guess", "What a cone takes of the form is a guess: roll three, set them side by side, measure, and say so.") unless said?(:base_width)),
           *(finding(:note, "bare_between", "One layer leaves the form in sight between the cones; a second closes it.", try: {"layers" => 2}) if layers == 1)]
       end
 
       def steps
-        counts.each_with_index.map { |count, i| step("layer#{i + 1}", "Layer #{i + 1}", "Roll each, glue its seam, pinch the foot flat. Set #{count} round#{" in the gaps of the layer below" if i.positive?}.", count:, unit: "cones", minutes: count * 1.5) }
+        # A minute and a half a cone, and three to begin (from memory).
+        each_layer.each_with_index.map { |count, i| step("layer#{i + 1}", "Layer #{i + 1}", "Roll each, glue its seam, pinch the foot flat. Set #{count} round#{" in the gaps of the layer below" if i.positive?}.", count:, unit: :cones, lays: :"cones_#{i + 1}", minutes: count * 1.5 + (i.zero? ? 3 : 0)) }
       end
 
-      def minutes = 3 + counts.sum * 1.5
+      def glue = each_layer.sum * 1.0
 
-      def glue = counts.sum * 1.0
-
-      def lies = counts.each_with_index.map { |count, i| Draw::Loops.cones(form, id:, material:, count:, layer: i, height: height.to_f, mouth: [widths[i].to_f * 0.45, form.outside_run / [count, 1].max * 1.1].min) }
+      def lies = each_layer.each_with_index.map { |count, i| Place::Loops.cones(form, id:, material:, count:, layer: i, height: height.to_f, mouth: [widths[i].to_f * 0.45, form.outside_run / [count, 1].max * 1.1].min) }
     end
   end
 end

@@ -7,17 +7,24 @@ module Lantern
     class Fill < Covering
       covering :fill, title: "Filled middle", takes: %i[piece],
         summary: "A grid in the opening, blooms pushed through as closely as they go."
-      counts :blooms, "blooms"
-      hand :bloom
+      counts :blooms, :blooms
+      hands :bloom, :tie_on
+      laid :disc
 
       option :bloom, :length, default: Rational(2), most: 24, label: "A bloom, across"
       option :grid, :reference, fine: true, kinds: %i[mesh fabric], label: "Grid", default_says: "one you have"
+
+      figure :blooms, :count, "Blooms"
+      figure :area, :area, "The opening"
+      figure :ties, :count, "Ties to the inside rail"
+      figure :length, :length, "Length"
 
       vary :bloom, takes: :less, says: "The smallest blooms, and so the closest"
 
       DENSITY = Math::PI / Math.sqrt(12)
       # From one tie to the next along the inside rail (from memory).
       TIE_EVERY = 3
+      GRID_SPREAD = 0.03 # from memory
 
       def check
         super
@@ -49,33 +56,32 @@ module Lantern
       def ties = (form.inside_run / TIE_EVERY - 1e-9).ceil
 
       def needs
-        grid_need = grid_material && [Need.pieces(material: grid_material.id, what: "grid", length: up_to_mark(form.opening.height), width: (up_to_mark(form.opening.width) if grid_material.sheets?), count: 1, spread: 0.03)]
-        [Need.items(material: material.id, what: "blooms", count: blooms), *grid_need]
+        blooming = Place::Need.items(material: material.id, what: :blooms, count: blooms)
+        return [blooming] unless grid_material
+        [blooming, Place::Need.pieces(material: grid_material.id, what: :grids, length: up_to_mark(form.opening.height), width: (up_to_mark(form.opening.width) if grid_material.sheets?), count: 1, spread: GRID_SPREAD)]
       end
 
-      def figures = {blooms:, area:, ties:, length: 0.0}
+      def length = 0.0
 
       def working
         [
-          line("Opening", "inside the inside edge", "#{(area / Measure::Length::IN[@plan.units].to_f**2).round} sq #{@plan.units}"),
-          line("At most, packed like honeycomb", "0.9069 × that ÷ (π × #{bare(bloom)}² ÷ 4), rounded down", most.to_s),
-          line("Whole blooms that stay clear of the edge", "laid out on the drawing", blooms.to_s),
-          line("Ties to the inside rail", "#{bare(form.inside_run)} ÷ #{bare(TIE_EVERY)}, rounded up", ties.to_s)
+          line(:area, "Opening", "inside the inside edge", square_text(area)),
+          line(:most, "At most, packed like honeycomb", "0.9069 × that ÷ (π × #{bare(bloom)}² ÷ 4), rounded down", most.to_s),
+          line(:blooms, "Whole blooms that stay clear of the edge", "laid out on the drawing", blooms.to_s),
+          line(:ties, "Ties to the inside rail", "#{bare(form.inside_run)} ÷ #{bare(TIE_EVERY)}, rounded up", ties.to_s)
         ]
       end
 
       def findings = [finding(:note, "backing", "The grid wants a backing of the same outline, so that stems do not scratch the door.")]
 
       def steps
-        [step("grid", "Tie the grid in", "Cut it to the opening and tie it to the inside edge, #{ties} ties.", count: ties, unit: "ties", minutes: ties * 0.6),
-          step("blooms", "Push the blooms through", "From the edge inwards, each touching its neighbours.", count: blooms, unit: "blooms", minutes: blooms * 0.7)]
+        [step("grid", "Tie the grid in", "Cut it to the opening and tie it to the inside edge, #{ties} ties.", count: ties, unit: :ties, move: :tie_on, minutes: ties * 0.6 + 3),
+          step("blooms", "Push the blooms through", "From the edge inwards, each touching its neighbours.", count: blooms, unit: :blooms, minutes: blooms * 0.7)]
       end
-
-      def minutes = 3 + ties * 0.6 + blooms * 0.7
 
       def glue = blooms * 0.25
 
-      def lies = [Draw::Lie.new(layer: id, what: "blooms", kind: :disc, materials: [material], width: bloom.to_f, front: places.map { {points: [_1]} })]
+      def lies = [Place::Lie::Disc.new(layer: id, unit: :blooms, materials: [material], width: bloom.to_f, front: places.map { {points: [_1]} })]
 
       private
 

@@ -4,20 +4,30 @@ module Lantern
   module Cover
     # Strands wound wide apart, mirrored on both sides from the bottom.
     class Garland < Covering
+      include Tested
+
       covering :garland, title: "Garland", takes: %i[ribbon mesh rope],
         summary: "Strands wound wide apart, mirrored from the bottom."
-      counts :turns, "turns"
-      hand :wrap
+      counts :turns, :turns
+      hands :wrap
+      laid :band
 
       spread 0.06 # from memory
 
       option :strands, :count, default: 1, most: 8, label: "Strands"
       option :pitch, :length, most: 60, label: "From turn to turn", default_says: "twice the face"
 
+      figure :turns, :count, "Turns in all", from: :all_turns
+      figure :strands, :count, "Strands"
+      figure :pitch, :length, "From turn to turn", from: :real_pitch
+      figure :length_per_turn, :length, "One turn"
+      figure :length, :length, "All strands, both sides"
+      figure :gap_wide, :length, "Gap at the wide edge"
+
       vary :pitch, takes: :less, says: "The closest turns"
       vary :strands, takes: :more, says: "The most strands", unit: "strands"
 
-      tested "Wind a few turns, measure, and these replace the sum."
+      tested_by "Wind a few turns, measure, and these replace the sum."
 
       ENDS = 2
       JOIN = 1
@@ -26,13 +36,17 @@ module Lantern
         super
         check_test_piece
         refuse("pitch", "At #{text(pitch)} from turn to turn not one turn fits on each side.") if turns < 1
-        refuse_crowd(turns * strands * 2, "pitch", "turns")
+        refuse_crowd(all_turns, "pitch", "turns")
       end
 
       def pitch = super || measured_advance || 2 * form.face
 
       # Whole turns of one strand on one side.
       def turns = (form.run / 2 / pitch + 1e-9).floor
+
+      def all_turns = 2 * strands * turns
+
+      def gap_wide = form.wide_run / all_turns - width
 
       def width = (material.width || material.diameter).to_f
 
@@ -43,16 +57,14 @@ module Lantern
 
       def length = 2 * strands * (turns * length_per_turn + ENDS)
 
-      def needs = [Need.run(material: material.id, what: "strands", length:, join: JOIN, least: length_per_turn, spread: self.class.spread)]
-
-      def figures = {turns: 2 * strands * turns, strands:, pitch: real_pitch, length_per_turn:, length:, gap_wide: form.wide_run / (2 * turns * strands) - width}
+      def needs = [run(material: material.id, what: "strands", length:, join: JOIN, least: length_per_turn)]
 
       def working
         [
-          line("Turns of a strand, each side", "½ × #{bare(form.run)} ÷ #{bare(pitch)}, rounded down", turns.to_s),
-          line("They then lie apart by", "½ × #{bare(form.run)} ÷ #{turns}", text(real_pitch)),
-          line("One turn", measured_turn ? "by your test piece" : "√(#{bare(form.girth)}² + #{bare(real_pitch)}²)", text(length_per_turn)),
-          line("All strands, both sides, ends tucked", "2 × #{strands} × (#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)})", long_text(length))
+          line(:turns, "Turns of a strand, each side", "½ × #{bare(form.run)} ÷ #{bare(pitch)}, rounded down", turns.to_s),
+          line(:pitch, "They then lie apart by", "½ × #{bare(form.run)} ÷ #{turns}", text(real_pitch)),
+          line(:length_per_turn, "One turn", measured_turn ? "by your test piece" : "√(#{bare(form.girth)}² + #{bare(real_pitch)}²)", text(length_per_turn)),
+          line(:length, "All strands, both sides, ends tucked", "2 × #{strands} × (#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)})", long_text(length))
         ]
       end
 
@@ -62,14 +74,12 @@ module Lantern
       end
 
       def steps
-        [step("garland", "Wind both sides from the bottom", "Start at the bottom, wind up one side; then the other, mirrored, so that the turns meet at the top.", count: 2 * strands * turns, unit: "turns", minutes: minutes - 3)]
+        [step("garland", "Wind both sides from the bottom", "Start at the bottom, wind up one side; then the other, mirrored, so that the turns meet at the top.", count: all_turns, unit: :turns, minutes: 3 + all_turns * 0.7)]
       end
 
-      def minutes = 3 + 2 * strands * turns * 0.7
+      def glue = 2.0 * strands * 2 + all_turns * 0.25
 
-      def glue = 2.0 * strands * 2 + 2 * strands * turns * 0.25
-
-      def lies = [Draw::Bands.mirrored(form, id:, material:, turns:, strands:, width:)]
+      def lies = [Place::Bands.mirrored(form, id:, material:, turns:, strands:, width:)]
     end
   end
 end

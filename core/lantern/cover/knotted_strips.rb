@@ -6,8 +6,9 @@ module Lantern
     class KnottedStrips < Covering
       covering :knotted_strips, title: "Knotted strips", takes: %i[ribbon fabric mesh], several: true,
         summary: "Short strips knotted side by side, their tails outward."
-      counts :pieces, "strips to cut"
-      hand :knot
+      counts :pieces, :strips_to_cut
+      hands :knot
+      laid :knot
 
       spread 0.07 # from memory
 
@@ -26,6 +27,14 @@ module Lantern
         Plan::Field::Count.new(:strips, label: "Strips you tied side by side"),
         Plan::Field::Length.new(:covers, label: "They cover")
       ]
+
+      figure :pieces, :count, "Strips to cut"
+      figure :per_section, :count, "Strips in a section"
+      figure :tied, :count, "Strips tied"
+      figure :piece_length, :length, "Each strip"
+      figure :pitch, :length, "A knot takes"
+      figure :take_up, :length, "Take-up of a knot"
+      figure :length, :length, "All strips, end to end"
 
       vary :tail, takes: :more, says: "The longest tail"
       vary :per_section, takes: :more, says: "The most strips in a section", unit: "strips"
@@ -76,23 +85,21 @@ module Lantern
       def needs
         materials.zip(shares(pieces)).filter_map do |each, count|
           next if count.zero?
-          Need.pieces(material: each.id, what: (materials.one? ? "strips" : "strips, #{each.name}"), length: piece_length, count:, width: (width if each.sheets?), grain:, spread: self.class.spread)
+          pieces_of(:strips, of: (", #{each.name}" unless materials.one?), material: each.id, length: piece_length, count:, width: (width if each.sheets?), grain:)
         end
       end
 
-      def figures
-        {pieces:, per_section:, tied:, piece_length:, pitch:, take_up:, length: (pieces * piece_length).to_f}
-      end
+      def length = pieces * piece_length
 
       def working
         [
-          line("A strip bunched in the knot", measured_take_up ? "as measured" : "√(4 × #{bare(width)} × #{format("%.3f", material.thickness_or_guess)} × 2.5 ÷ π)", text(bundle)),
-          line("Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" : "9 bundles, a guess", text(take_up)),
-          line("Cut each", "2 × #{bare(tail)} + #{bare(bar_girth)} round + #{bare(take_up)}, up to the mark", text(piece_length)),
-          line("A section", "#{bare(bar_run)} ÷ #{form.sections}", text(bar_run / form.sections)),
-          line("Strips in a section", @layer.options[:per_section] ? "as you said" : "#{bare(bar_run / form.sections)} ÷ #{bare(pitch)}#{" (test piece)" if measured_pitch}, rounded up", per_section.to_s),
-          line("All sections", "#{form.sections} × #{per_section}", tied.to_s),
-          line("With spares", "#{tied} + #{(spare * 100).round(1).to_s.sub(/\.0\z/, "")} in 100, rounded up", pieces.to_s)
+          line(:bundle, "A strip bunched in the knot", measured_take_up ? "as measured" : "√(4 × #{bare(width)} × #{format("%.3f", material.thickness_or_guess)} × 2.5 ÷ π)", text(bundle)),
+          line(:take_up, "Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" : "9 bundles, a guess", text(take_up)),
+          line(:piece_length, "Cut each", "2 × #{bare(tail)} + #{bare(bar_girth)} round + #{bare(take_up)}, up to the mark", text(piece_length)),
+          line(:section, "A section", "#{bare(bar_run)} ÷ #{form.sections}", text(bar_run / form.sections)),
+          line(:per_section, "Strips in a section", said?(:per_section) ? "as you said" : "#{bare(bar_run / form.sections)} ÷ #{bare(pitch)}#{" (test piece)" if measured_pitch}, rounded up", per_section.to_s),
+          line(:tied, "All sections", "#{form.sections} × #{per_section}", tied.to_s),
+          line(:pieces, "With spares", "#{tied} + #{in_hundred(spare)}, rounded up", pieces.to_s)
         ]
       end
 
@@ -101,14 +108,11 @@ module Lantern
       end
 
       def steps
-        [Bench::Step.new(id: "#{id}.knot", title: "Knot the strips", says: "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double knot on the front, tails outward, and push them together.", count: tied, unit: "strips", minutes: tied * 2 / 3.0, pattern: [["in this section", per_section]], rounds: "section")]
+        [step("knot", "Knot the strips", "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double knot on the front, tails outward, and push them together.", count: tied, unit: :strips, minutes: tied * 2 / 3.0, pattern: [["in this section", per_section]], rounds: "section")]
       end
 
-      # Ten seconds to cut a strip and forty to knot it (from memory).
-      def minutes = pieces / 6.0 + tied * 2 / 3.0
-
       def lies
-        [Draw::Knots.tied(form, id:, materials:, order: colours, rail:, tail: tail.to_f, width: width.to_f, bundle:)]
+        [Place::Knots.tied(form, id:, materials:, order: colours, rail:, tail: tail.to_f, width: width.to_f, bundle:)]
       end
 
       # Which of the materials each tied strip is, in order round the form.
@@ -150,7 +154,7 @@ module Lantern
       end
 
       def guessed
-        return if measured_take_up && (measured_pitch || packed_pitch || @layer.options[:per_section])
+        return if measured_take_up && (measured_pitch || packed_pitch || said?(:per_section))
         finding(:note, "guess", "The knot’s take-up and how closely knots pack are guesses. Tie five, measure, and fill in the test piece before you cut them all.")
       end
 

@@ -7,8 +7,9 @@ module Lantern
     class Panel < Covering
       covering :panel, title: "Panel", takes: %i[fabric],
         summary: "Cloth stretched over the whole shape and glued behind."
-      counts :pieces, "panel"
-      hand :stretch
+      counts :pieces, :panels
+      hands :stretch, :cut
+      laid :panel
 
       spread 0.03 # from memory
 
@@ -16,6 +17,13 @@ module Lantern
       # At least half an inch to glue down (common practice).
       option :tab, :length, default: Rational(1, 2), most: 12, label: "Tab to glue down"
       option :direction, :choice, default: :up, label: "Pattern runs", choices: {up: "Up and down", across: "Across"}
+
+      figure :pieces, :count, "Panels"
+      figure :piece_length, :length, "High", from: :height
+      figure :piece_width, :length, "Wide", from: :width
+      figure :area, :area, "Covered"
+      figure :pleats, :count, "Folds at the points"
+      figure :length, :length, "Length", from: :height
 
       # One fold for so much of a turn (from memory).
       PLEAT = Math::PI / 6
@@ -38,16 +46,18 @@ module Lantern
 
       def needs
         across, along = (direction == :up) ? [width, height] : [height, width]
-        [Need.pieces(material: material.id, what: "panel", length: along, width: across, count: 1, grain: material.directional ? :along : :any, spread: self.class.spread)]
+        [pieces_of(:panels, material: material.id, length: along, width: across, count: 1, grain: material.directional ? :along : :any, own_cut: true)]
       end
 
-      def figures = {pieces: 1, piece_length: height, piece_width: width, area: covered.area, pleats:, length: height.to_f}
+      def pieces = 1
+
+      def area = covered.area
 
       def working
         [
-          line("Wide", "#{bare(covered.width)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(width)),
-          line("High", "#{bare(covered.height)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(height)),
-          *(line("Folds at the points", "one for every 30° of turn", pleats.to_s) if pleats.positive?)
+          line(:width, "Wide", "#{bare(covered.width)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(width)),
+          line(:height, "High", "#{bare(covered.height)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(height)),
+          *(line(:pleats, "Folds at the points", "one for every 30° of turn", pleats.to_s) if pleats.positive?)
         ]
       end
 
@@ -61,15 +71,19 @@ module Lantern
       end
 
       def steps
-        [step("cut", "Cut the panel", "#{text(width)} wide, #{text(height)} high, the pattern #{(direction == :up) ? "upright" : "across"}.", minutes: 5),
-          step("stretch", "Stretch and glue it behind", "Fix it at the widest place first, then work down each side, a small section at a time. Trim last.", minutes: 15 + pleats)]
+        [step("cut", "Cut the panel", "#{text(width)} wide, #{text(height)} high, the pattern #{(direction == :up) ? "upright" : "across"}.", move: :cut, minutes: 5),
+          step("stretch", "Stretch and glue it behind", "Fix it at the widest place first, then work down each side, a small section at a time. Trim last.", lays: :panels, minutes: 15 + pleats)]
       end
-
-      def minutes = 20 + pleats
 
       def glue = covered.outlines.sum { |points| (points + [points.first]).each_cons(2).sum { |(ax, ay), (bx, by)| Math.hypot(bx - ax, by - ay) } }
 
-      def lies = [Draw::Lie.new(layer: id, what: "panel", kind: :panel, materials: [material], width: 2.5, front: covered.outlines.map { {points: _1} })]
+      def lies = [Place::Lie::Panel.new(layer: id, unit: :panels, materials: [material], width: 2.5, front: covered.outlines.map { {points: _1} })]
+
+      def templates
+        whole = Form::Silhouette.of(form, form.half_face + form.section.depth + tab.to_f)
+        outlines = (share < 1) ? Form::Silhouette.new(whole.outlines).below(top - tab.to_f) : whole.outlines
+        [Place::Template.new(name: "panel", title: "Panel", says: "The cloth, with what goes round the edge and the tab.", outlines:)]
+      end
     end
   end
 end

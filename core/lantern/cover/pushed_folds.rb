@@ -7,8 +7,9 @@ module Lantern
     class PushedFolds < Covering
       covering :pushed_folds, title: "Pushed folds", takes: %i[ribbon mesh fabric], several: true,
         summary: "Zigzag folds pushed through the rails from behind, a loop in each space."
-      counts :pieces, "strips to cut"
-      hand :zigzag
+      counts :pieces, :strips_to_cut
+      hands :zigzag
+      laid :loop
 
       spread 0.05 # from memory
 
@@ -18,6 +19,11 @@ module Lantern
       option :per_section, :count, default: 3, most: 60, label: "Strips in a section"
       strips_from_cloth most: 60, default_says: "the ribbon’s own, or 2 1/2 in from cloth"
       option :ties, :reference, fine: true, kinds: %i[tie wire], label: "Tied with", default_says: "ties you have"
+
+      figure :pieces, :count, "Strips to cut"
+      figure :per_section, :count, "Strips in a section"
+      figure :piece_length, :length, "Each strip"
+      figure :length, :length, "All strips, end to end"
 
       vary :per_section, takes: :more, says: "The most strips in a section", unit: "strips"
       vary :fold_size, takes: :more, says: "The largest loops"
@@ -47,37 +53,34 @@ module Lantern
 
       def needs
         strips = shared(pieces).zip(materials).filter_map do |count, each|
-          Need.pieces(material: each.id, what: materials.one? ? "strips" : "strips, #{each.name}", length: piece_length, count:, width: (width if each.sheets?), grain:, spread: self.class.spread) if count.positive?
+          pieces_of(:strips, of: (", #{each.name}" unless materials.one?), material: each.id, length: piece_length, count:, width: (width if each.sheets?), grain:) if count.positive?
         end
-        strips + [*(Need.items(material: tied_with.id, what: "ties", count: pieces) if tied_with&.counted?)]
+        tied_with&.counted? ? [*strips, Place::Need.items(material: tied_with.id, what: :ties, count: pieces)] : strips
       end
 
-      def figures = {pieces:, per_section:, piece_length:, length: (pieces * piece_length).to_f}
+      def length = pieces * piece_length
 
       def working
         [
-          line("Cut each", "2 × #{folds} × #{bare(fold_size)} + #{bare(ENDS)}, up to the mark", text(piece_length)),
-          line("All sections", "#{form.sections} × #{per_section}", pieces.to_s),
-          line("In all", "#{pieces} × #{bare(piece_length)}", long_text(pieces * piece_length)),
-          line("Ties", "one a strip", pieces.to_s)
+          line(:piece_length, "Cut each", "2 × #{folds} × #{bare(fold_size)} + #{bare(ENDS)}, up to the mark", text(piece_length)),
+          line(:pieces, "All sections", "#{form.sections} × #{per_section}", pieces.to_s),
+          line(:length, "In all", "#{pieces} × #{bare(piece_length)}", long_text(pieces * piece_length)),
+          line(:ties, "Ties", "one a strip", pieces.to_s)
         ]
       end
 
       def findings
         [
-          *(finding(:warn, "loops_and_spaces", "#{folds} loops to a strip, but #{spaces} #{(spaces == 1) ? "space" : "spaces"} between the rails: one loop belongs in each.", try: {"folds" => spaces}) if folds != spaces),
+          *(finding(:warn, "loops_and_spaces", "#{folds} loops to a strip, but #{Measure::Words.count(spaces, "space")} between the rails: one loop belongs in each.", try: {"folds" => spaces}) if folds != spaces),
           *(finding(:note, "unwired", "Unwired ribbon does not hold loops of #{text(fold_size)}; wired ribbon does.") if materials.any? { _1.kind == :ribbon && !_1.wired } && fold_size > 3)
         ]
       end
 
       def steps
-        [step("fold", "Fold and push", "Fold each strip into #{folds} loops of #{text(fold_size)}, push it through from the back, one loop in each space, and cinch it behind with a tie.", count: pieces, unit: "strips", minutes: pieces * 1.5)]
+        [step("fold", "Fold and push", "Fold each strip into #{folds} loops of #{text(fold_size)}, push it through from the back, one loop in each space, and cinch it behind with a tie.", count: pieces, unit: :strips, lays: :loops, minutes: 2 + pieces * 1.5)]
       end
 
-      # A minute and a half a strip (from memory).
-      def minutes = 2 + pieces * 1.5
-
-      def lies = [Draw::Loops.pushed(form, id:, materials:, order: colours, loops: folds, size: fold_size.to_f, width: width.to_f)]
+      def lies = [Place::Loops.pushed(form, id:, materials:, order: colours, loops: folds, size: fold_size.to_f, width: width.to_f)]
 
       def colours = Measure::Spreading.alternating(shared(pieces))
 

@@ -6,13 +6,18 @@ module Lantern
     class Ribs < Covering
       covering :ribs, title: "Strips along the ribs", takes: %i[ribbon fabric mesh rope],
         summary: "A strip along every rib."
-      counts :pieces, "strips to cut"
-      hand :tack
+      counts :pieces, :strips_to_cut
+      hands :tack
+      laid :line
 
       spread 0.03 # from memory
 
       option :count, :count, most: 24, label: "Ribs to cover", default_says: "all of them"
       strips_from_cloth most: 60, default_says: "the ribbon’s own, or 1 in from cloth"
+
+      figure :pieces, :count, "Strips to cut", from: :count
+      figure :length, :length, "All strips, end to end"
+      figure :piece_length, :length, "The longest"
 
       vary :count, takes: :more, says: "The most ribs", unit: "ribs"
 
@@ -35,26 +40,26 @@ module Lantern
       def lengths = covered.map { up_to_mark(_1.length + 2 * TUCK) }
 
       def needs
-        lengths.tally.map { |length, alike| Need.pieces(material: material.id, what: "strips", length:, count: alike, width: (width if material.sheets?), grain:, spread: self.class.spread) }
+        lengths.tally.map { |length, alike| Place::Need.pieces(material: material.id, what: "strips", length:, count: alike, width: (width if material.sheets?), grain:, spread: self.class.spread) }
       end
 
-      def figures = {pieces: count, length: lengths.sum.to_f, piece_length: lengths.max}
+      def length = lengths.sum
+
+      def piece_length = lengths.max
 
       def working
-        covered.each_with_index.map { |rib, i| line("Rib #{i + 1}", "#{bare(rib.length)} + 2 × #{bare(TUCK)}, up to the mark", text(lengths[i])) } + [line("All", "#{count} strips", long_text(lengths.sum))]
+        covered.each_with_index.map { |rib, i| line(:"rib_#{i + 1}", "Rib #{i + 1}", "#{bare(rib.length)} + 2 × #{bare(TUCK)}, up to the mark", text(lengths[i])) } + [line(:length, "All", Place::Unit.fetch(:strips).says(count), long_text(lengths.sum))]
       end
 
       def findings
         (material.kind == :ribbon && !material.wired) ? [finding(:note, "hug_curves", "Ribbon woven hollow, or cut on the bias, hugs a rib’s curve; a stiff one stands off.")] : []
       end
 
-      def steps = [step("ribs", "Glue a strip along each rib", "From one end to the other, both ends tucked under.", count:, unit: "ribs", minutes: count * 2.0)]
-
-      def minutes = 1 + count * 2.0
+      def steps = [step("ribs", "Glue a strip along each rib", "From one end to the other, both ends tucked under.", count:, unit: :ribs, lays: :strips, minutes: 1 + count * 2.0)]
 
       def glue = lengths.sum.to_f
 
-      def lies = [Draw::Lie.new(layer: id, what: "strips", kind: :line, materials: [material], width: width.to_f, front: covered.map { {points: _1.path.trace(0.0, step: _1.length / 24)} })]
+      def lies = [Place::Lie::Line.new(layer: id, unit: :strips, materials: [material], width: width.to_f, front: covered.map { {points: _1.path.trace(0.0, step: _1.length / 24)} })]
     end
   end
 end

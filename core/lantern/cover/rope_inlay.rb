@@ -4,26 +4,43 @@ module Lantern
   module Cover
     # Rope coils with a ribbon that runs along the face, over so many coils and under so many. On a
     # closed form the pattern closes evenly only when the coils are a multiple of both together.
-    class RopeInlay < RopeCoil
+    class RopeInlay < Covering
+      include Coiled
+      include Tested
+
       covering :rope_inlay, title: "Rope with a ribbon laid in", takes: %i[rope],
         summary: "A ribbon runs over a few coils and under a few, all round."
+      counts :turns, :coils
+      hands :inlay
+      laid :cord, :line
 
       spread 0.05 # from memory
 
-      without :school, :accepted_gap, :filler_length
+      option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up",
+        help: "How wide a coil lies against its own thickness: soft rope closes up, 1 is not at all. A guess: " \
+          "measure ten coils."
+      tested_by "Wind ten coils, measure, and these replace the sum."
       option :ribbon, :reference, kinds: %i[ribbon], label: "Ribbon laid in"
       # Over four, under two is common practice.
       option :over, :count, default: 4, most: 12, label: "Over"
       option :under, :count, default: 2, most: 12, label: "Under"
-      option :take_up, :number, fine: true, default: 0.08, least: 0.0, most: 1.0, label: "Take-up of the ribbon", help: "What going over and under costs, as a share. A guess: measure one repeat."
+      option :take_up, :number, fine: true, default: 0.08, least: 0.0, most: 1.0, label: "Take-up of the ribbon",
+        help: "What going over and under costs, as a share. A guess: measure one repeat."
+
+      figure :turns, :count, "Coils"
+      figure :pitch, :length, "From coil to coil"
+      figure :length_per_turn, :length, "One coil"
+      figure :gap_wide, :length, "Gap at the wide edge"
+      figure :gap_middle, :length, "Gap at the middle"
+      figure :gap_crowded, :length, "Gap at the crowded edge"
+      figure :repeats, :count, "Whole repeats"
+      figure :ease_percent, :number, "Each coil eased apart", from: :ease
+      figure :ribbon_length, :length, "Ribbon laid in"
+      figure :length, :length, "Cord in the coils", from: :coils
 
       ENDS_OF_RIBBON = 2
       # No other pattern is looked for past six coils.
       MOST_OTHER = 6
-
-      def school = :even
-
-      def filler_length = nil
 
       def others = [laid_in].compact
 
@@ -31,16 +48,14 @@ module Lantern
 
       def check
         super
+        check_coils
         laid_in
         refuse("over", "Only #{fitting} coils fit: too few for one repeat of #{repeat}.") if fitting < repeat
       end
 
       def repeat = over + under
 
-      # Coils that fit the crowded edge.
-      def fitting = @fitting ||= (form.crowded_run / lying + 1e-9).floor
-
-      # The most of them that make whole repeats; an open form need not close.
+      # The most coils that make whole repeats; an open form need not close.
       def turns = @turns ||= form.closed? ? fitting - fitting % repeat : fitting
 
       def repeats = turns / repeat
@@ -51,45 +66,74 @@ module Lantern
       def ribbon_length = form.run * (1 + take_up) + ENDS_OF_RIBBON
 
       def needs
-        return super unless laid_in
-        super + [Need.run(material: laid_in.id, what: "ribbon laid in", length: ribbon_length, least: pitch * repeat, spread: self.class.spread)]
+        return [coil_need] unless laid_in
+        [coil_need, run(material: laid_in.id, what: "ribbon laid in", length: ribbon_length, least: pitch * repeat)]
       end
-
-      def figures = super.except(:gap_left).merge(repeats:, ease_percent: ease, ribbon_length:)
 
       def working
-        [*super.reject { _1.says.start_with?("Filler", "Each filler") },
-          line("Whole repeats of #{over} over and #{under} under", "#{fitting} coils fit; #{repeats} × #{repeat}", "#{turns} coils"),
-          line("Each coil eased apart", "#{bare(form.crowded_run)} ÷ (#{turns} × #{bare(lying)}) − 1", "#{ease.round(1)} in 100"),
-          line("Ribbon", "#{bare(form.run)} + #{in_hundred(take_up)} + 2 × #{bare(1)}", text(ribbon_length))]
+        [
+          *coil_working,
+          line(:repeats, "Whole repeats of #{over} over and #{under} under",
+            "#{fitting} coils fit; #{repeats} × #{repeat}", "#{turns} coils"),
+          line(:ease, "Each coil eased apart", "#{bare(form.crowded_run)} ÷ (#{turns} × #{bare(lying)}) − 1",
+            "#{ease.round(1)} in 100"),
+          line(:ribbon_length, "Ribbon", "#{bare(form.run)} + #{in_hundred(take_up)} + 2 × #{bare(1)}", text(ribbon_length))
+        ]
       end
 
-      def findings
-        [*super, *no_ribbon, *closes_better]
-      end
+      def findings = [*coil_findings, *form_shows, *no_ribbon, *closes_better]
 
+      # The ribbon is laid in while the cord is coiled.
       def steps
-        [*super, step("inlay", "Lay the ribbon in", "Over #{over} coils, under #{under}, folding and tacking the ribbon at each change. #{repeats} repeats#{" close the round" if form.closed?}.", count: turns, unit: "coils", minutes: repeats * 1.5, move: "inlay", pattern: [["over", over], ["under", under]], rounds: "repeat")]
+        says = "#{starting} Coil #{over}, fold the ribbon across them and tack it, coil #{under} over it, and so on. " \
+          "#{Measure::Words.count(repeats, "repeat")} #{(repeats == 1) ? "closes" : "close"} the round."
+        says = says.delete_suffix(" the round.").sub(/ closes?\z/, " in all.") unless form.closed?
+        [step("coil", laid_in ? "Coil the cord, the ribbon laid in" : "Coil the cord", says, count: turns, unit: :coils,
+          minutes: coil_minutes + repeats * 1.5, pattern: [["over", over], ["under", under]], rounds: "repeat")]
       end
 
-      def minutes = super + repeats * 1.5
+      def glue = coil_glue
 
-      def lies = [*super, *(Draw::Along.inlaid(form, id:, material: laid_in, coils: turns, over:, under:, width: [laid_in.width.to_f, form.face * 0.6].min) if laid_in)]
+      def lies = laid_in ? [coil_lie, ribbon_lie] : [coil_lie]
+
+      def gaps = gaps_after([])
 
       private
 
-      def no_ribbon
-        finding(:warn, "no_ribbon", "No ribbon is chosen yet: this is only the rope, with room for #{text(ribbon_length)} of ribbon.", at: "ribbon") unless laid_in
+      def ribbon_lie
+        Place::Along.inlaid(form, id:, material: laid_in, coils: turns, over:, under:,
+          width: [laid_in.width.to_f, form.face * 0.6].min)
       end
 
+      def form_shows
+        return if gap_wide <= diameter
+        finding(:warn, "form_shows", "The form shows at the outside edge: gaps come to #{text(gap_wide)}, wider than " \
+          "the cord is thick. A thinner cord closes them, or a form painted in the cord’s colour.", at: "outside")
+      end
+
+      def no_ribbon
+        return if laid_in
+        finding(:warn, "no_ribbon", "No ribbon is chosen yet: this is only the rope, with room for " \
+          "#{text(ribbon_length)} of ribbon.", at: "ribbon")
+      end
+
+      # Another pattern that the coils which fit come closer to closing with.
       def closes_better
         return unless form.closed? && ease >= 1
-        a, b = (2..MOST_OTHER).to_a.product((1..MOST_OTHER).to_a).select { |over, under| under <= over && fitting >= over + under }
-          .min_by { |over, under| [ease(fitting - fitting % (over + under)).round(6), (over - self.over).abs + (under - self.under).abs] }
-        return if a.nil? || ease(fitting - fitting % (a + b)) > ease - 0.5
-        finding(:note, "closes_better", "#{over} over and #{under} under leaves each coil eased by #{ease.round(1)} in 100. #{a} over and #{b} under closes with #{ease(fitting - fitting % (a + b)).round(1)}.",
-          try: {"over" => a, "under" => b})
+        a, b = other_patterns.min_by do |over, under|
+          [easing(over, under).round(6), (over - self.over).abs + (under - self.under).abs]
+        end
+        return if a.nil? || easing(a, b) > ease - 0.5
+        finding(:note, "closes_better", "#{over} over and #{under} under leaves each coil eased by #{ease.round(1)} in " \
+          "100. #{a} over and #{b} under closes with #{easing(a, b).round(1)}.", try: {"over" => a, "under" => b})
       end
+
+      def other_patterns
+        (2..MOST_OTHER).to_a.product((1..MOST_OTHER).to_a)
+          .select { |over, under| under <= over && fitting >= over + under }
+      end
+
+      def easing(over, under) = ease(fitting - fitting % (over + under))
     end
   end
 end

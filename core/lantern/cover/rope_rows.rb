@@ -6,14 +6,19 @@ module Lantern
     class RopeRows < Covering
       covering :rope_rows, title: "Rope in rows", takes: %i[rope],
         summary: "Level rows of rope across the shape, each as long as it is wide there."
-      counts :rows, "rows"
-      hand :rows
+      counts :rows, :rows
+      hands :rows
+      laid :cord
 
       spread 0.04 # from memory
 
-      option :start, :length, zero: true, default: 0r, label: "Begin below the top"
-      option :stop, :length, label: "End below the top", default_says: "the bottom"
+      option :start, :length, zero: true, label: "Begin below the top", default_says: "the top, or the bottom when the rows end at the top"
+      option :stop, :length, zero: true, label: "End below the top", default_says: "the bottom", help: "The rows fill the stretch between; 0 is the very top."
       option :round_back, :switch, default: false, label: "Round the back as well"
+
+      figure :rows, :count, "Rows", from: :row_count
+      figure :length, :length, "Rope in all"
+      figure :longest_row, :length, "The longest row"
 
       # Half an inch past each side, where a row ends there (common practice).
       PAST = Rational(1, 2)
@@ -23,15 +28,21 @@ module Lantern
         super
         high = form.silhouette.height
         refuse("start", "The rows begin at #{text(start)}, below the form, which is #{text(high)} high.") if start >= high
-        refuse("stop", "The rows must end below where they begin, #{text(start)}.") if stop <= start.to_f
         refuse("stop", "The form is #{text(high)} high; rows cannot end at #{text(stop)}.") if stop > high + 1e-6
-        refuse_crowd(rows.size, "material", "rows")
+        refuse("stop", "The rows begin and end at the same height, #{text(start)} below the top.") if (stop - start).abs < 1e-9
+        refuse_crowd(row_count, "material", "rows")
         refuse("stop", "Between #{text(start)} and #{text(stop)} not one row of #{text(diameter)} finds room.") if rows.empty?
       end
 
       def diameter = material.diameter.to_f
 
+      # Below the top; rows that end at the very top begin at the bottom.
+      def start = super&.to_f || (said?(:stop) && @said.options[:stop].zero? ? form.silhouette.height : 0.0)
+
       def stop = super&.to_f || form.silhouette.height
+
+      # The stretch that the rows fill, from the upper level to the lower.
+      def stretch = [start, stop].minmax
 
       # One row of it: how far below the top its middle lies, and where it crosses the shape.
       Row = Value.define(:level, :chords, :length)
@@ -39,52 +50,52 @@ module Lantern
       # @return [Array<Row>]
       def rows
         @rows ||= begin
-          count = ((stop - start) / diameter + 1e-9).floor
+          upper, lower = stretch
+          count = ((lower - upper) / diameter + 1e-9).floor
           (0...count).filter_map do |i|
-            level = start.to_f + (i + 0.5) * diameter
+            level = upper + (i + 0.5) * diameter
             chords = form.silhouette.chords(form.silhouette.box[1] + level).select { |from, to| to - from >= diameter }
             Row.new(level:, chords:, length: chords.sum { |from, to| row_length(to - from) }) if chords.any?
           end
         end
       end
 
+      def row_count = rows.size
+
       def length = rows.sum(&:length)
 
-      def needs = [Need.run(material: material.id, what: "rows", length:, join: JOIN, least: rows.map(&:length).min, spread: self.class.spread)]
+      def longest_row = rows.map(&:length).max
 
-      def figures = {rows: rows.size, length:, longest_row: rows.map(&:length).max}
+      def needs = [run(material: material.id, what: "rows", length:, join: JOIN, least: rows.map(&:length).min)]
 
       def working
         widest, narrowest = rows.max_by(&:length), rows.min_by(&:length)
         more = round_back ? "twice, and twice the thickness" : "and 2 × #{bare(PAST)}"
         [
-          line("Rows", "(#{bare(stop)} − #{bare(start)}) ÷ #{bare(diameter)}, where the shape is wide enough", rows.size.to_s),
-          line("The longest, #{text(widest.level)} below the top", "as wide as the shape there, #{more}", text(widest.length)),
-          line("The shortest, #{text(narrowest.level)} below the top", "as wide as the shape there, #{more}", text(narrowest.length)),
-          line("All rows", "the sum of all #{rows.size}", long_text(length))
+          line(:rows, "Rows", "(#{stretch.reverse.map { bare(_1) }.join(" − ")}) ÷ #{bare(diameter)}, where the shape is wide enough", row_count.to_s),
+          line(:longest, "The longest, #{text(widest.level)} below the top", "as wide as the shape there, #{more}", text(widest.length)),
+          line(:shortest, "The shortest, #{text(narrowest.level)} below the top", "as wide as the shape there, #{more}", text(narrowest.length)),
+          line(:length, "All rows", "the sum of all #{row_count}", long_text(length))
         ]
       end
 
       def findings
         [
-          *(finding(:note, "slides", "On a taper rope slides towards the narrow end: tack each row in several places.") if (rows.map(&:length).max - rows.map(&:length).min) > diameter),
+          *(finding(:note, "slides", "On a taper rope slides towards the narrow end: tack each row in several places.") if longest_row - rows.map(&:length).min > diameter),
           *(finding(:note, "hard_to_hold", "Rows round the back are hard to hold while the glue sets; ending at the sides is easier.", try: {"round_back" => false}) if round_back)
         ]
       end
 
       def steps
-        [step("rows", "Lay the rows", "From the widest place, up and down. Tack each in several places; twist the last end with glue and push it into the hole left.", count: rows.size, unit: "rows", minutes: minutes - 2)]
+        [step("rows", "Lay the rows", "From the widest place, up and down. Tack each in several places; twist the last end with glue and push it into the hole left.", count: row_count, unit: :rows, minutes: 2 + row_count * 1.2)]
       end
 
-      # Just over a minute a row (from memory).
-      def minutes = 2 + rows.size * 1.2
-
-      def glue = rows.size * 2.0
+      def glue = row_count * 2.0
 
       def lies
         top = form.silhouette.box[1]
         items = rows.flat_map { |row| row.chords.map { |from, to| {points: [[from, top + row.level], [to, top + row.level]]} } }
-        [Draw::Lie.new(layer: id, what: "rows", kind: :cord, materials: [material], width: diameter, reach: diameter / 2, front: items, back: round_back ? items : [])]
+        [Place::Lie::Cord.new(layer: id, unit: :rows, materials: [material], width: diameter, reach: diameter / 2, front: items, back: round_back ? items : [])]
       end
 
       private

@@ -6,8 +6,9 @@ module Lantern
     class RowOf < Covering
       covering :row_of, title: "A row of made-up pieces", takes: %i[ribbon mesh rope fabric wire],
         summary: "Bows, bundles or curls round the form, each made from the same recipe."
-      counts :repeats, "pieces to make"
-      hand :tack
+      counts :repeats, :pieces_to_make
+      hands :tack, :zigzag
+      laid :loop
 
       spread 0.05 # from memory
 
@@ -20,6 +21,11 @@ module Lantern
         Plan::Field::Count.new(:count, default: 1, most: 60, label: "How many")
       ])
 
+      figure :pieces, :count, "Parts in all"
+      figure :repeats, :count, "Pieces to make", from: :count
+      figure :pitch, :length, "From one to the next"
+      figure :length, :length, "All parts, end to end"
+
       vary :count, takes: :more, says: "The most pieces", unit: "pieces"
 
       # Twelve bows of 18 in to a wreath (common practice).
@@ -28,7 +34,7 @@ module Lantern
 
       def check
         super
-        refuse("spacing", "Say how many, or how far apart; not both.") if @layer.options[:count] && spacing
+        refuse("spacing", "Say how many, or how far apart; not both.") if said?(:count) && spacing
         refuse("spacing", "At #{text(spacing)} apart not one fits on #{text(form.run)}.") if spacing && spacing > form.run
         refuse_crowd(count, "count", "pieces")
         recipe.each_with_index do |part, i|
@@ -49,40 +55,41 @@ module Lantern
       def needs
         parts.map do |part|
           from = material_of(part)
-          next Need.items(material: from.id, what: from.name, count: part[:count] * count) if from.counted?
-          Need.pieces(material: from.id, what: (parts.one? ? "pieces" : "pieces, #{from.name}"), length: up_to_mark(part[:length]), count: part[:count] * count, width: (part[:width] || from.width || Rational(2) if from.sheets?), spread: self.class.spread)
+          next Place::Need.items(material: from.id, what: :pieces, of: ", #{from.name}", count: part[:count] * count) if from.counted?
+          pieces_of(:pieces, of: (", #{from.name}" unless parts.one?), material: from.id, length: up_to_mark(part[:length]), count: part[:count] * count, width: (part[:width] || from.width || Rational(2) if from.sheets?))
         end
       end
 
-      def figures = {pieces: needs.sum(&:count), repeats: count, pitch: form.run / count, length: needs.reject { _1.shape == :items }.sum(&:total).to_f}
+      def pieces = needs.sum(&:count)
+
+      def pitch = form.run / count
+
+      def length = needs.select(&:cut?).sum(&:total)
 
       def working
         [
-          line("How many", how_many, count.to_s),
-          line("From one to the next", "#{bare(form.run)} ÷ #{count}", text(form.run / count)),
-          *needs.map { |need| line(need.what.capitalize, "#{count} × #{need.count / count}#{" of #{bare(need.length)}" unless need.shape == :items}", need.count.to_s) }
+          line(:count, "How many", how_many, count.to_s),
+          line(:pitch, "From one to the next", "#{bare(form.run)} ÷ #{count}", text(pitch)),
+          *needs.each_with_index.map { |need, i| line(:"part_#{i + 1}", Measure::Words.sentence(need.what), "#{count} × #{need.count / count}#{" of #{bare(need.length)}" unless need.items?}", need.count.to_s) }
         ]
       end
 
       def findings
         size = parts.filter_map { _1[:length] }.max&./(3)
-        return [] unless size && size < form.run / count * 0.6
-        [finding(:note, "far_apart", "At #{text(form.run / count)} apart the form shows between them: #{(form.run / size).floor} would touch.", try: {"count" => (form.run / size).floor.clamp(1, 500)})]
+        return [] unless size && size < pitch * 0.6
+        [finding(:note, "far_apart", "At #{text(pitch)} apart the form shows between them: #{(form.run / size).floor} would touch.", try: {"count" => (form.run / size).floor.clamp(1, 500)})]
       end
 
       def steps
-        [step("make", "Make them all first", "One, to try; then the rest like it.", count:, unit: "pieces", minutes: count * 2.0),
-          step("fix", "Fix them round the form", "Evenly, #{text(form.run / count)} from one to the next. Quarter the form first, then fill each quarter.", count:, unit: "pieces", minutes: count * 1.0)]
+        [step("make", "Make them all first", "One, to try; then the rest like it.", count:, unit: :pieces, move: :zigzag, minutes: 2 + count * 2.0),
+          step("fix", "Fix them round the form", "Evenly, #{text(pitch)} from one to the next. Quarter the form first, then fill each quarter.", count:, unit: :pieces, lays: :loops_1, minutes: count * 1.0)]
       end
-
-      # Two minutes to make one, one to fix it (from memory).
-      def minutes = 2 + count * 3.0
 
       def glue = count * 1.0
 
       def lies
         parts.each_with_index.reject { |part, _| material_of(part).counted? }.flat_map do |part, i|
-          Draw::Loops.row(form, id:, material: material_of(part), count:, each: part[:count], length: part[:length].to_f, width: (part[:width] || material_of(part).width || material_of(part).diameter || 1).to_f, place: i)
+          Place::Loops.row(form, id:, material: material_of(part), count:, each: part[:count], length: part[:length].to_f, width: (part[:width] || material_of(part).width || material_of(part).diameter || 1).to_f, place: i)
         end
       end
 
@@ -90,7 +97,7 @@ module Lantern
 
       def how_many
         return "#{bare(form.run)} ÷ #{bare(spacing)}, rounded down" if spacing
-        @layer.options[:count] ? "as you said" : "as is usual"
+        said?(:count) ? "as you said" : "as is usual"
       end
     end
   end

@@ -6,12 +6,16 @@ module Lantern
     class SeamCord < Covering
       covering :seam_cord, title: "Cord along the seam", takes: %i[rope ribbon],
         summary: "Cord along the outside edge, where one form meets another."
-      counts :strips, "rounds"
-      hand :tack
+      counts :strips, :rounds
+      hands :tack
+      laid :line
 
       spread 0.02 # from memory
 
       option :rounds, :count, default: 1, most: 24, label: "Rounds"
+
+      figure :strips, :count, "Rounds", from: :rounds
+      figure :length, :length, "Cord in all"
 
       vary :rounds, takes: :more, says: "The most rounds", unit: "rounds"
 
@@ -25,20 +29,16 @@ module Lantern
 
       def length = (0...rounds).sum { round_length(_1) + JOIN }
 
-      def needs = [Need.run(material: material.id, what: "seam", length:, join: JOIN, least: 6, spread: self.class.spread)]
-
-      def figures = {strips: rounds, length:}
+      def needs = [run(material: material.id, what: "seam", length:, join: JOIN, least: 6)]
 
       def working
-        [line("Along the seam", "the outside edge, and the cord’s own thickness", text(round_length(0))),
-          line("All rounds, each with its join", "#{rounds} #{(rounds == 1) ? "round" : "rounds"}, 1 to join each", text(length))]
+        [line(:round, "Along the seam", "the outside edge, and the cord’s own thickness", text(round_length(0))),
+          line(:length, "All rounds, each with its join", "#{Place::Unit.fetch(:rounds).says(rounds)}, 1 to join each", text(length))]
       end
 
       def findings = []
 
-      def steps = [step("seam", "Lay the cord along the seam", "A short run of glue at a time; the ends meet behind, at the bottom.", count: rounds, unit: "rounds", minutes: minutes - 1)]
-
-      def minutes = 1 + length / 12
+      def steps = [step("seam", "Lay the cord along the seam", "A short run of glue at a time; the ends meet behind, at the bottom.", count: rounds, unit: :rounds, minutes: 1 + length / 12)]
 
       # The line beside a strand, closed where the strand is.
       def seam(strand, across)
@@ -53,7 +53,7 @@ module Lantern
 
       def lies
         items = (0...rounds).to_a.product(form.path.strands).map { |round, strand| {points: seam(strand, form.half_face + thick * (round + 0.5))} }
-        [Draw::Lie.new(layer: id, what: "rounds", kind: :line, materials: [material], width: (material.diameter || material.width).to_f, reach: thick * rounds, front: items, back: items)]
+        [Place::Lie::Line.new(layer: id, unit: :rounds, materials: [material], width: (material.diameter || material.width).to_f, reach: thick * rounds, front: items, back: items)]
       end
     end
   end

@@ -6,10 +6,13 @@ module Lantern
     # Cut the covering open along the run and it is a strip lying askew: at pitch p on girth g it
     # lies at the angle with tan a = g/p and covers w / sin a along the run.
     class SpiralWrap < Covering
+      include Tested
+
       covering :spiral_wrap, title: "Spiral wrap", takes: %i[ribbon fabric mesh],
         summary: "A strip goes round and round, each turn lapping the one before."
-      counts :turns, "turns"
-      hand :wrap
+      counts :turns, :turns
+      hands :wrap
+      laid :band
 
       spread 0.06 # from memory
 
@@ -17,9 +20,20 @@ module Lantern
         help: "How much a turn covers of the turn before it, where it is least."
       option :pieces, :choice, default: :continuous, label: "Lengths", choices: {continuous: "One long length", short: "Short strips"},
         help: "Short strips lie flatter on a tight curve; their joins are hidden behind."
-      tested "Wind a few turns, measure, and these replace the sum."
+      tested_by "Wind a few turns, measure, and these replace the sum."
       strips_from_cloth most: 120, default_says: "the ribbon's own, or 2 in from cloth"
       option :strip_length, :length, fine: true, label: "Strip length", default_says: "the sheet's length, or one turn for short strips"
+
+      figure :turns, :count, "Turns"
+      figure :pitch, :length, "From turn to turn"
+      figure :lap_wide, :length, "Lap at the wide edge"
+      figure :lap_crowded, :length, "Lap at the crowded edge"
+      figure :length, :length, "Strip in all"
+      figure :length_per_turn, :length, "One turn"
+      figure :area, :area, "To cover"
+      figure :strips, :count, "Strips to cut", from: :strip_count
+      figure :joins, :count, "Joins"
+      figure :piece_length, :length, "Each strip"
 
       vary :lap, takes: :more, says: "The widest lap", most: :lying
 
@@ -70,26 +84,34 @@ module Lantern
       def length = wrap + 2 * FOLD
 
       def needs
-        return [Need.run(material: material.id, what: "wrap", length:, join: JOIN, least: length_per_turn, spread: self.class.spread)] unless cut_strips?
-        [Need.pieces(material: material.id, what: "strips", length: cut_length, count: strips, width: (width if material.sheets?), grain:, spread: self.class.spread)]
+        return [run(material: material.id, what: "wrap", length:, join: JOIN, least: length_per_turn)] unless cut_strips?
+        [pieces_of(:strips, material: material.id, length: cut_length, count: strips, width: (width if material.sheets?), grain:)]
       end
 
-      def figures
-        {turns:, pitch:, lap_wide: lap_at(form.wide_run), lap_crowded: lap_at(form.crowded_run), length:, length_per_turn:,
-         area: form.area, strips: (strips if cut_strips?), joins: (strips - 1 if cut_strips?), piece_length: (cut_length if cut_strips?)}.compact
-      end
+      def lap_wide = lap_at(form.wide_run)
+
+      def lap_crowded = lap_at(form.crowded_run)
+
+      def area = form.area
+
+      # Strips to cut, their joins and their length; a continuous length has none.
+      def strip_count = cut_strips? ? strips : nil
+
+      def joins = cut_strips? ? strips - 1 : nil
+
+      def piece_length = cut_strips? ? cut_length : nil
 
       def working
         [
           *lying_working,
-          line("The strip, less the lap", "#{bare(lying)} − #{bare(lap)}", text(covering_width)),
-          line("Once round the band", "girth", text(form.girth)),
-          line("A turn then advances", "#{bare(covering_width)} × #{bare(form.girth)} ÷ √(#{bare(form.girth)}² − #{bare(covering_width)}²)", text(pitch_for(covering_width))),
-          measured_advance ? line("Turns, by your test piece", "#{bare(form.crowded_run)} ÷ #{bare(measured_advance)}, rounded up", turns.to_s) : line("Turns along the wide edge", "#{bare(form.wide_run)} ÷ #{bare(pitch_for(covering_width))}, rounded up", turns.to_s),
-          line("One turn, on the slant and round the curve", measured_turn ? "by your test piece" : "once round the section", text(length_per_turn)),
-          line("All turns", "#{turns} × #{bare(length_per_turn)}", long_text(wrap)),
-          line("Both ends folded under", "2 × #{bare(FOLD)}", text(2 * FOLD)),
-          *(line("Strips, each join lapping #{text(JOIN)}", "#{long_text(length)} from lengths of #{bare(cut_length)}, #{text(left_of_last)} left of the last", strips.to_s) if cut_strips?)
+          line(:covering_width, "The strip, less the lap", "#{bare(lying)} − #{bare(lap)}", text(covering_width)),
+          line(:girth, "Once round the band", "girth", text(form.girth)),
+          line(:pitch, "A turn then advances", "#{bare(covering_width)} × #{bare(form.girth)} ÷ √(#{bare(form.girth)}² − #{bare(covering_width)}²)", text(pitch_for(covering_width))),
+          measured_advance ? line(:turns, "Turns, by your test piece", "#{bare(form.crowded_run)} ÷ #{bare(measured_advance)}, rounded up", turns.to_s) : line(:turns, "Turns along the wide edge", "#{bare(form.wide_run)} ÷ #{bare(pitch_for(covering_width))}, rounded up", turns.to_s),
+          line(:length_per_turn, "One turn, on the slant and round the curve", measured_turn ? "by your test piece" : "once round the section", text(length_per_turn)),
+          line(:wrap, "All turns", "#{turns} × #{bare(length_per_turn)}", long_text(wrap)),
+          line(:ends, "Both ends folded under", "2 × #{bare(FOLD)}", text(2 * FOLD)),
+          *(line(:strips, "Strips, each join lapping #{text(JOIN)}", "#{long_text(length)} from lengths of #{bare(cut_length)}, #{text(left_of_last)} left of the last", strips.to_s) if cut_strips?)
         ]
       end
 
@@ -99,39 +121,32 @@ module Lantern
 
       def steps
         [
-          Bench::Step.new(id: "#{id}.test", title: "Wind one turn to try it", says: "Start at the back#{" on a crossbar" if form.base == :wire}. One turn takes about #{text(length_per_turn)} and moves on #{text(pitch)}.", minutes: 2),
-          Bench::Step.new(id: "#{id}.wind", title: "Wind the strip", says: "Fold the end under, glue it behind, and lap each turn by #{text(lap_at(form.wide_run))} at the outside edge. Tack every few turns.", count: turns, unit: "turns", minutes: minutes - 4),
-          Bench::Step.new(id: "#{id}.end", title: "Finish at the back", says: "Fold the last inch under and glue it behind.", minutes: 2)
+          step("test", "Wind one turn to try it", "Start at the back#{" on a crossbar" if form.base == :wire}. One turn takes about #{text(length_per_turn)} and moves on #{text(pitch)}.", minutes: 2),
+          step("wind", *winding, count: turns, unit: :turns, minutes: winding_minutes),
+          step("end", "Finish at the back", "Fold the last inch under and glue it behind.", minutes: 2)
         ]
       end
 
       # About half a minute a turn, and a minute a join (from memory).
-      def minutes = 5 + turns * 0.5 + (cut_strips? ? strips : 0)
+      def winding_minutes = 1 + turns * 0.5 + (cut_strips? ? strips : 0)
+
+      # What the step of the winding is called, and how the hands go: one length, or strip after strip.
+      # @return [(String, String)]
+      def winding
+        lapping = "lap each turn by #{text(lap_wide)} at the outside edge"
+        return ["Wind the strip", "Fold the end under, glue it behind, and #{lapping}. Tack every few turns."] unless cut_strips?
+        return ["Wind the strips, a turn each", "Glue a strip’s end behind, once round, its other end glued on it behind; the next beside it. #{Measure::Words.sentence(lapping)}."] if pieces == :short
+        ["Wind the strips, one after another", "Fold the first end under, glue it behind, and #{lapping}. Where a strip ends, glue the next on it behind, lapping #{text(JOIN)}."]
+      end
 
       def glue = turns / 3 * 0.5 + 2.0
 
       def lies
-        [Draw::Bands.wound(form, id:, material:, turns:, width: lying.to_f)]
+        [Place::Bands.wound(form, id:, material:, turns:, width: lying.to_f)]
       end
 
       # Laps lie double.
       def thickness = 2 * material.thickness_or_guess.to_f * (width / lying)
-
-      # How far it gets with this much: the share of the way round, at this lap.
-      # @param on_hand [Numeric] inches
-      # @return [Float] 0..1
-      def way_round(on_hand) = ((on_hand - 2 * FOLD) / wrap).clamp(0.0, 1.0)
-
-      # The widest lap that this much still allows, or nil when even no lap is too long.
-      # @param on_hand [Numeric] inches
-      # @return [Float, nil] inches
-      def widest_lap(on_hand)
-        fits = ->(turns) { turns * form.girth * mean_stretch(turns) + 2 * FOLD <= on_hand }
-        least = (form.wide_run / pitch_for(lying) - 1e-9).ceil
-        return unless fits.call(least)
-        most = (least..MOST).bsearch { |turns| !fits.call(turns) } || MOST
-        lap_at(form.wide_run, most - 1)
-      end
 
       private
 

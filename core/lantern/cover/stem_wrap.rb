@@ -6,8 +6,9 @@ module Lantern
     class StemWrap < Covering
       covering :stem_wrap, title: "Stem and tendrils", takes: %i[rope],
         summary: "Cord wound round the stem, and curled tendrils."
-      counts :turns, "coils"
-      hand :coil
+      counts :turns, :coils
+      hands :coil, :twist
+      laid :cord
 
       spread 0.05 # from memory
 
@@ -17,6 +18,12 @@ module Lantern
       option :tendrils, :count, least: 0, default: 0, most: 60, label: "Tendrils"
       option :tendril_turns, :count, fine: true, default: 8, most: 60, label: "Turns of a tendril"
       option :pen, :length, fine: true, default: Rational(3, 8), most: 6, label: "Wound on a pen", help: "How thick the pen is."
+
+      figure :turns, :count, "Coils"
+      figure :length_per_turn, :length, "One coil"
+      figure :length, :length, "Cord round the stem", from: :wound
+      figure :pieces, :count, "Tendrils", from: :some_tendrils
+      figure :piece_length, :length, "Each tendril", from: :each_tendril
 
       vary :tendrils, takes: :more, says: "The most tendrils", unit: "tendrils"
 
@@ -33,7 +40,7 @@ module Lantern
 
       def cord = material.diameter.to_f
 
-      def stem_length = @layer.options[:length]&.to_f || form.stem&.length
+      def stem_length = @said.options[:length]&.to_f || form.stem&.length
 
       def foot = diameter&.to_f || form.stem&.diameter&.to_f
 
@@ -48,19 +55,21 @@ module Lantern
 
       def tendril_length = up_to_mark(tendril_turns * Math::PI * (pen.to_f + cord))
 
-      def needs
-        [Need.run(material: material.id, what: "stem", length: wound, join: JOIN, least: length_per_turn, spread: self.class.spread),
-          *(Need.pieces(material: material.id, what: "tendrils", length: tendril_length, count: tendrils, spread: self.class.spread) if tendrils.positive?)]
-      end
+      def some_tendrils = tendrils.positive? ? tendrils : nil
 
-      def figures = {turns:, length_per_turn:, length: wound, pieces: (tendrils if tendrils.positive?), piece_length: (tendril_length if tendrils.positive?)}.compact
+      def each_tendril = tendrils.positive? ? tendril_length : nil
+
+      def needs
+        [run(material: material.id, what: "stem", length: wound, join: JOIN, least: length_per_turn),
+          *(pieces_of(:tendrils, material: material.id, length: tendril_length, count: tendrils) if tendrils.positive?)]
+      end
 
       def working
         [
-          line("Coils", "#{bare(stem_length)} ÷ #{bare(cord)}, rounded down", turns.to_s),
-          line("A coil, in the mean", "π × ((#{bare(foot)} + #{bare(tip)}) ÷ 2 + #{bare(cord)})", text(length_per_turn)),
-          line("All coils, the ends tucked", "#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)}", text(wound)),
-          *(line("Tendrils", "#{tendrils} × #{tendril_turns} turns × π × (#{bare(pen)} + #{bare(cord)}), up to the mark", text(tendril_length * tendrils)) if tendrils.positive?)
+          line(:turns, "Coils", "#{bare(stem_length)} ÷ #{bare(cord)}, rounded down", turns.to_s),
+          line(:length_per_turn, "A coil, in the mean", "π × ((#{bare(foot)} + #{bare(tip)}) ÷ 2 + #{bare(cord)})", text(length_per_turn)),
+          line(:length, "All coils, the ends tucked", "#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)}", text(wound)),
+          *(line(:tendrils, "Tendrils", "#{tendrils} × #{tendril_turns} turns × π × (#{bare(pen)} + #{bare(cord)}), up to the mark", text(tendril_length * tendrils)) if tendrils.positive?)
         ]
       end
 
@@ -69,11 +78,9 @@ module Lantern
       end
 
       def steps
-        [step("stem", "Wind the stem", "From the foot to the end, glueing every few coils, the end pushed into the last coil.", count: turns, unit: "coils", minutes: turns * 0.4),
-          *(step("tendrils", "Curl the tendrils", "#{text(tendril_length)} each, #{tendril_turns} turns round a pen #{text(pen)} thick; slide off and pull out a little.", count: tendrils, unit: "tendrils", minutes: tendrils * 1.0) if tendrils.positive?)]
+        [step("stem", "Wind the stem", "From the foot to the end, glueing every few coils, the end pushed into the last coil.", count: turns, unit: :coils, minutes: 2 + turns * 0.4),
+          *(step("tendrils", "Curl the tendrils", "#{text(tendril_length)} each, #{tendril_turns} turns round a pen #{text(pen)} thick; slide off and pull out a little.", count: tendrils, unit: :tendrils, move: :twist, minutes: tendrils * 1.0) if tendrils.positive?)]
       end
-
-      def minutes = 2 + turns * 0.4 + tendrils
 
       def glue = turns / 3 * 0.5 + 1.0
 
@@ -85,7 +92,7 @@ module Lantern
           half = (foot + (tip - foot) * along / stem_length) / 2 + cord / 2
           {points: [stem.beside(along, -half), stem.beside(along, half)]}
         end
-        [Draw::Lie.new(layer: id, what: "coils", kind: :cord, materials: [material], width: cord, front: items, back: items)]
+        [Place::Lie::Cord.new(layer: id, unit: :coils, materials: [material], width: cord, front: items, back: items)]
       end
     end
   end

@@ -5,6 +5,20 @@ module Lantern
     # A test piece of a wound covering: the maker winds a few turns and measures what they took and
     # what they cover; that replaces the sum. It is the covering's option `test_piece`.
     module Tested
+      # What a covering with a test piece can say of it.
+      module Declaring
+        # Declares the test piece.
+        def tested_by(help)
+          option :test_piece, :record, label: "Test piece", help:, fields: [
+            Plan::Field::Count.new(:turns, most: 200, label: "Turns you wound"),
+            Plan::Field::Length.new(:took, label: "What they took"),
+            Plan::Field::Length.new(:covers, label: "What they cover, at the edge where they crowd")
+          ]
+        end
+      end
+
+      def self.included(covering) = covering.extend(Declaring)
+
       # @return [Float, nil] inches of material to one turn, as measured
       def measured_turn = test_piece && test_piece[:took] && (test_piece[:took] / test_piece[:turns]).to_f
 
@@ -15,8 +29,12 @@ module Lantern
       def check_test_piece
         return unless test_piece
         refuse("test_piece.turns", "Say how many turns the test piece has.") unless test_piece[:turns]
-        refuse("test_piece", "A test piece needs what its turns took, or what they cover.") unless test_piece[:took] || test_piece[:covers]
-        refuse("test_piece.took", "A turn of #{text(measured_turn)} does not reach round a band that is #{text(form.girth)} around.") if measured_turn && measured_turn < least_turn
+        unless test_piece[:took] || test_piece[:covers]
+          refuse("test_piece", "A test piece needs what its turns took, or what they cover.")
+        end
+        return unless measured_turn && measured_turn < least_turn
+        refuse("test_piece.took", "A turn of #{text(measured_turn)} does not reach round a band that is " \
+          "#{text(form.girth)} around.")
       end
 
       # A turn that takes less than this has not gone round.
@@ -24,9 +42,11 @@ module Lantern
 
       # What the plan says of where its numbers come from.
       def test_piece_finding
-        return finding(:note, "guess", "Wind three turns to try it, measure what they took and what they cover, and fill in the test piece: it replaces the sum.") unless test_piece
-        used = [("what a turn takes (#{text(measured_turn)})" if measured_turn), ("how far it goes (#{text(measured_advance)})" if measured_advance)].compact
-        finding(:note, "tested", "Your test piece says #{used.join(" and ")}; the sum is not used there.")
+        used = [
+          ("what a turn takes (#{text(measured_turn)})" if measured_turn),
+          ("how far it goes (#{text(measured_advance)})" if measured_advance)
+        ].compact
+        finding(:note, "tested", "Your test piece says #{Measure::Words.list(used)}; the sum is not used there.")
       end
     end
   end

@@ -7,8 +7,9 @@ module Lantern
     class TiedLoops < Covering
       covering :tied_loops, title: "Loops caught in ties", takes: %i[ribbon mesh fabric],
         summary: "A wide strip gathered at tie after tie, a loop between each two."
-      counts :pieces, "loops"
-      hand :catch
+      counts :pieces, :loops
+      hands :catch, :twist
+      laid :panel
 
       spread 0.10 # from memory
 
@@ -17,6 +18,10 @@ module Lantern
       option :ties, :count, most: 200, label: "Ties on a rail", default_says: "the form's own, or twelve"
       option :rails, :count, most: 8, label: "Rails", default_says: "the rails that the form has"
       strips_from_cloth most: 120, default_says: "the roll’s own, or 18 in from cloth"
+
+      figure :pieces, :count, "Loops", from: :loops
+      figure :length, :length, "Strip in all"
+      figure :strips, :count, "Strips to cut"
 
       vary :loop_length, takes: :more, says: "The longest loops"
 
@@ -45,16 +50,17 @@ module Lantern
       def length = loops * loop_length
 
       def needs
-        return [Need.run(material: material.id, what: "loops", length:, join: JOIN, least: loop_length, spread: self.class.spread)] unless material.sheets?
-        [Need.pieces(material: material.id, what: "strips", length: longest_sheet, count: strips_for(length, longest_sheet, JOIN), width:, grain:, spread: self.class.spread)]
+        return [run(material: material.id, what: "loops", length:, join: JOIN, least: loop_length)] unless material.sheets?
+        [pieces_of(:strips, material: material.id, length: longest_sheet, count: strips, width:, grain:)]
       end
 
-      def figures = {pieces: loops, length:, strips: (strips_for(length, longest_sheet, JOIN) if material.sheets?)}.compact
+      # Strips of cloth that reach the whole; of what comes by the length, none are cut.
+      def strips = material.sheets? ? strips_for(length, longest_sheet, JOIN) : nil
 
       def working
         [
-          line("Loops", "#{ties} ties × #{rails} #{(rails == 1) ? "rail" : "rails"}, the first tie used again", loops.to_s),
-          line("Strip", "#{loops} × #{bare(loop_length)}", long_text(length))
+          line(:loops, "Loops", "#{ties} ties × #{Measure::Words.count(rails, "rail")}, the first tie used again", loops.to_s),
+          line(:length, "Strip", "#{loops} × #{bare(loop_length)}", long_text(length))
         ]
       end
 
@@ -65,14 +71,11 @@ module Lantern
       end
 
       def steps
-        [*(step("ties", "Twist the ties on", "#{ties} on each rail, evenly, half a chenille stem each.", count: loops, unit: "ties", minutes: loops * 0.4) if form.ties.nil?),
-          step("loops", "Catch the strip in the ties", "Gather its whole width at a tie, twist the tie shut, leave #{text(loop_length)} to the next. Outer rail first, then the one inside it.", count: loops, unit: "loops", minutes: loops * 0.8)]
+        [*(step("ties", "Twist the ties on", "#{ties} on each rail, evenly, half a chenille stem each.", count: loops, unit: :ties, move: :twist, minutes: loops * 0.4) if form.ties.nil?),
+          step("loops", "Catch the strip in the ties", "Gather its whole width at a tie, twist the tie shut, leave #{text(loop_length)} to the next. Outer rail first, then the one inside it.", count: loops, unit: :loops, minutes: 2 + loops * 0.8)]
       end
 
-      # Forty-eight seconds a loop, and twenty-four to twist a tie on (from memory).
-      def minutes = 2 + loops * (form.ties ? 0.8 : 1.2)
-
-      def lies = [Draw::Loops.caught(form, id:, material:, ties:, rails:, length: loop_length.to_f, width: width.to_f)]
+      def lies = [Place::Loops.caught(form, id:, material:, ties:, rails:, length: loop_length.to_f, width: width.to_f)]
     end
   end
 end

@@ -6,16 +6,25 @@ module Lantern
     # it lies as a crossed belt between equal pulleys.
     # Source: the crossed-belt formulas, any engineering handbook.
     class Weave < Covering
+      include Tested
+
       covering :weave, title: "Over and under", takes: %i[rope],
         summary: "Rope woven over and under the rails; slow, and it closes best."
-      counts :passes, "passes"
-      hand :over_under
+      counts :passes, :passes
+      hands :over_under
+      laid :cord
 
       spread 0.08 # from memory
 
       option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up", help: "How wide a pass lies against the rope's own thickness."
 
-      tested "Weave a few passes, measure, and these replace the sum."
+      tested_by "Weave a few passes, measure, and these replace the sum."
+
+      figure :passes, :count, "Passes"
+      figure :pitch, :length, "From pass to pass"
+      figure :length_per_turn, :length, "One pass"
+      figure :gap_wide, :length, "Gap at the wide edge"
+      figure :length, :length, "Rope in all"
 
       JOIN = 1
       ENDS = 2
@@ -65,18 +74,16 @@ module Lantern
 
       def gap_wide = form.wide_run / passes - diameter * squash
 
-      def needs = [Need.run(material: material.id, what: "weaving", length:, join: JOIN, least: length_per_turn, spread: self.class.spread)]
-
-      def figures = {passes:, pitch:, length_per_turn:, gap_wide:, length:}
+      def needs = [run(material: material.id, what: "weaving", length:, join: JOIN, least: length_per_turn)]
 
       def working
         [
-          line("The rope’s middle keeps off a rail’s by", "½ × #{bare(diameter)} + ½ × #{bare(rail_diameter)}", text(reach)),
-          line("Rails apart", (rails.size > 2) ? "each, the dish in it" : "", spacings.map { text(_1) }.uniq.join(", ")),
-          line("Straight between two rails", "√(#{bare(spacings.first)}² − (2 × #{bare(reach)})²)", text(Math.sqrt(spacings.first**2 - 4 * reach**2))),
-          line("One pass, over every rail and round the edge", measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
-          line("Passes side by side", "#{bare(form.crowded_run)} ÷ #{bare(diameter * squash)}, rounded down", passes.to_s),
-          line("All passes, both ends tucked", "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}", long_text(length))
+          line(:reach, "The rope’s middle keeps off a rail’s by", "½ × #{bare(diameter)} + ½ × #{bare(rail_diameter)}", text(reach)),
+          line(:spacings, "Rails apart", (rails.size > 2) ? "each, the dish in it" : "", spacings.map { text(_1) }.uniq.join(", ")),
+          line(:straight, "Straight between two rails", "√(#{bare(spacings.first)}² − (2 × #{bare(reach)})²)", text(Math.sqrt(spacings.first**2 - 4 * reach**2))),
+          line(:length_per_turn, "One pass, over every rail and round the edge", measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
+          line(:passes, "Passes side by side", "#{bare(form.crowded_run)} ÷ #{bare(diameter * squash)}, rounded down", passes.to_s),
+          line(:length, "All passes, both ends tucked", "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}", long_text(length))
         ]
       end
 
@@ -87,17 +94,14 @@ module Lantern
       end
 
       def steps
-        [step("weave", "Weave over and under", "Over one rail, under the next; the next pass goes the other way. Push each against the last on the inside.", count: passes, unit: "passes", minutes: minutes - 3)]
+        [step("weave", "Weave over and under", "Over one rail, under the next; the next pass goes the other way. Push each against the last on the inside.", count: passes, unit: :passes, lays: :woven, minutes: 3 + passes * 1.0)]
       end
-
-      # A minute a pass (from memory).
-      def minutes = 3 + passes * 1.0
 
       def glue = 2.0
 
-      def lies = [Draw::Cords.woven(form, id:, material:, passes:, width: diameter)]
+      def lies = [Place::Cords.woven(form, id:, material:, passes:, width: diameter)]
 
-      def gaps = (gap_wide > 0.05 * diameter) ? Draw::Gap.outside(form, count: passes, after: passes / 6, width: gap_wide) : []
+      def gaps = (gap_wide > 0.05 * diameter) ? Place::Gap.outside(form, count: passes, after: passes / 6, width: gap_wide) : []
 
       def thickness = diameter
 

@@ -10,13 +10,21 @@ module Lantern
     end
 
     class Bar
+      # A left-over of cloth is worth keeping when its longer side reaches the smallest remnant and its shorter
+      # an inch: one more turn of a ribbon (common practice).
+      NARROWEST = 1
+
       # So many cuts of one length, one after another; for a run, what this bar gives it; on a sheet,
-      # the block they lie in and how wide each is.
-      Cut = Value.define(:what, :length, :count, :shape, :width, :block) do
-        def initialize(width: nil, block: nil, **given) = super
+      # the block they lie in and how wide each is. `one` is what one of them is called.
+      Cut = Value.define(:what, :one, :length, :count, :shape, :width, :block) do
+        def initialize(one: nil, width: nil, block: nil, **given) = super
 
         def run? = shape == :run
       end
+
+      # What of a sheet is left and worth keeping.
+      # @return [Array<(Numeric, Numeric)>] width and length
+      def kept(smallest) = rest.select { |sides| sides.max >= smallest && sides.min >= NARROWEST }
     end
   end
 end

@@ -8,8 +8,8 @@ module Lantern
       module_function
 
       # @return [Cutting]
-      def cut(material, demand, _plan)
-        wanted = demand.pieces.sum(&:count)
+      def cut(material, demand)
+        wanted = demand.number
         hand = material.on_hand.each_with_index.sort_by { |count, index| [-count, index] }
         bars = []
         hand.each { |count, index| wanted -= take(bars, demand, :on_hand, index, count, wanted) if wanted.positive? }
@@ -24,7 +24,7 @@ module Lantern
       # @return [Integer] how many
       def take(bars, demand, source, index, count, wanted)
         taken = [count, wanted].min
-        cuts = [Bar::Cut.new(what: demand.pieces.map(&:what).uniq.join(" and "), length: 1, count: taken, shape: :pieces)]
+        cuts = [Bar::Cut.new(what: Measure::Words.list(demand.pieces.map(&:what).uniq), one: Measure::Words.list(demand.pieces.map(&:one).uniq), length: 1, count: taken, shape: :pieces)]
         bars << Bar.new(source:, index:, length: count, cuts:, left: count - taken)
         taken
       end

@@ -57,7 +57,7 @@ module Lantern
       # Thousands of bars are cut alike; what they are cut into is the same value.
       def cut(piece, count)
         known = (@cuts[piece] ||= {})
-        known[count] ||= Bar::Cut.new(what: piece.what, length: piece.length, count:, shape: :pieces)
+        known[count] ||= Bar::Cut.new(what: piece.what, one: piece.one, length: piece.length, count:, shape: :pieces)
       end
 
       def lay_run

@@ -2,25 +2,18 @@
 
 module Lantern
   module Cut
-    # What cutting a plan does to the stash: packages bought, lengths taken, remnants kept. Sizes are
-    # inches; of what is counted, numbers.
+    # What cutting a material does to the stash: packages bought, lengths taken, remnants kept. Sizes are
+    # inches; of what is counted, numbers. `kind` is `:bought`, `:cut` or `:remnant`.
     Move = Value.define(:material, :kind, :length, :width, :end_width, :change)
 
     class Move
       class << self
-        # @param document [Hash] a plan document
-        # @return [Array<Move>] of kind `:bought`, `:cut` and `:remnant`
-        # @raise [Plan::Refused]
-        def all(document)
-          plan = Plan::Document.read(document)
-          Cut.work(plan, Cover.work(plan, plan.band)).reject { _1.demand.none? }.flat_map { of(_1, plan.smallest_remnant) }
-        end
-
+        # @param cutting [Cutting]
         # @param smallest [Numeric] what is shorter is a scrap
-        # @return [Array<Move>] what one material's cutting does
+        # @return [Array<Move>]
         def of(cutting, smallest)
           return counted(cutting) if cutting.material.counted?
-          bought = cutting.bought.flat_map { |offer, count| [move(cutting, :bought, cutting.material.offers[offer], count)] }
+          bought = cutting.bought.map { |offer, count| move(cutting, :bought, cutting.material.offers[offer], count) }
           taken = cutting.bars.map { |bar| move(cutting, :cut, source(cutting, bar), -1) }
           kept = cutting.bars.flat_map { |bar| remnants(bar, cutting, smallest) }
           bought + taken + kept
@@ -34,10 +27,14 @@ module Lantern
           [*(move(cutting, :bought, {}, bought) if bought.positive?), move(cutting, :cut, {}, -taken)]
         end
 
-        # What is left of a length or a sheet and is worth keeping; of a sheet, pieces that are long enough both ways.
+        # What is left of a length or a sheet and is worth keeping.
         def remnants(bar, cutting, smallest)
-          sizes = cutting.material.sheets? ? bar.rest.map { |width, length| {width:, length:} } : [{length: bar.left}]
-          sizes.select { |size| size.values.all? { _1 >= smallest && _1.positive? } }.map { move(cutting, :remnant, _1, 1) }
+          sizes = if cutting.material.sheets?
+            bar.kept(smallest).map { |width, length| {width:, length:} }
+          else
+            [{length: bar.left}].select { _1[:length] >= smallest && _1[:length].positive? }
+          end
+          sizes.map { move(cutting, :remnant, _1, 1) }
         end
 
         # The piece on hand or the package that a bar is.
@@ -46,7 +43,11 @@ module Lantern
           from.is_a?(Hash) ? from : {length: from}
         end
 
-        def move(cutting, kind, size, change) = new(material: cutting.material.id, kind:, length: size[:length] || 0, width: (size[:width] if cutting.material.sheets?) || 0, end_width: size[:end_width] || 0, change:)
+        def move(cutting, kind, size, change)
+          width = cutting.material.sheets? ? size[:width] : nil
+          new(material: cutting.material.id, kind:, length: size[:length] || 0, width: width || 0,
+            end_width: size[:end_width] || 0, change:)
+        end
       end
     end
   end

@@ -14,7 +14,7 @@ module Lantern
       module_function
 
       # @return [Cutting]
-      def cut(material, demand, plan)
+      def cut(material, demand)
         stock = Stock.of(material)
         return nothing(material, demand) if demand.none?
         problem = Problem.new(stock:, demand:)

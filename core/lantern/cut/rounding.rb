@@ -45,7 +45,7 @@ module Lantern
 
       def remaining(problem, wanted, opened)
         pieces = problem.items.each_with_index.filter_map do |item, i|
-          Demand::Piece.new(layer: "", what: "", length: Rational(item, Problem::PER_INCH), width: nil, count: wanted[i]) if wanted[i].positive?
+          Demand::Piece.new(layer: "", what: "", length: Rational(item, Problem::PER_INCH), count: wanted[i]) if wanted[i].positive?
         end
         used = opened.select(&:limit)
         Problem.new(stock: problem.stock.reject { used.include?(_1) }, demand: problem.demand.with(pieces:))

@@ -6,10 +6,10 @@ module Lantern
     # first, what is on hand before a new sheet.
     class Sheets
       # @return [Cutting]
-      def self.cut(material, demand, plan) = new(material, demand, plan).cut
+      def self.cut(material, demand) = new(material, demand).cut
 
-      def initialize(material, demand, plan)
-        @material, @demand, @plan = material, demand, plan
+      def initialize(material, demand)
+        @material, @demand = material, demand
         @kinds = demand.pieces.map { |piece| [piece, Layout.new(Layout::Kind.new(width: piece.width, length: piece.length, grain: piece.grain))] }
           .sort_by { |piece, layout| [-layout.kind.area, piece.layer, piece.what] }
         @hand, @offers = Sheet.of(material).partition { _1.source == :on_hand }
@@ -18,15 +18,23 @@ module Lantern
       # The least money of these: every sheet of the one offer, of another, or whichever is cheapest for
       # the piece in turn.
       def cut
-        return Cutting.new(material: @material, demand: @demand, bars: [], bought: {}, optimal: true, bound: 0, short: 0, untouched: []) if @demand.none?
+        return nothing if @demand.none?
         tried = [@offers, *(@offers.combination(1) if @offers.size > 1)].map { lay(_1) }
         bars, short, price = tried.min_by { |bars, short, price| [short, price, bars.size] }
         bought = bars.select { _1.source == :offer }.map(&:index).tally
         bound = least_money
-        Cutting.new(material: @material, demand: @demand, bars:, bought:, optimal: short.zero? && price <= bound, bound:, short:, untouched: [])
+        Cutting.new(material: @material, demand: @demand, bars:, bought:, optimal: short.zero? && price <= bound, bound:, short:, untouched: untouched(bars))
       end
 
       private
+
+      def nothing = Cutting.new(material: @material, demand: @demand, bars: [], bought: {}, optimal: true, bound: 0, short: 0, untouched: untouched([]))
+
+      # Sheets on hand that stay whole.
+      def untouched(bars)
+        opened = bars.select { _1.source == :on_hand }.map(&:index)
+        @hand.reject { opened.include?(_1.index) }.map { [_1.width, _1.length] }
+      end
 
       # Sheets on hand, smallest that is of use first, then new ones.
       # @return [(Array<Bar>, Rational, Integer)] the sheets opened, the length that was left over, the price
@@ -81,7 +89,7 @@ module Lantern
       def cut_of(piece, block, entry)
         count = [block.columns * block.rows, entry[2]].min
         entry[2] -= count
-        Bar::Cut.new(what: piece.what, length: piece.length, count:, shape: :pieces, width: piece.width, block:)
+        Bar::Cut.new(what: piece.what, one: piece.one, length: piece.length, count:, shape: :pieces, width: piece.width, block:)
       end
 
       # No sheet yields more strips of a kind than its best layout, and all of them no more than their

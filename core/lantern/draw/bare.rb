@@ -12,10 +12,14 @@ module Lantern
       # The outermost places lie just inside the edges: on an edge itself a strip ends.
       RIM = 0.97
 
-      # @param layers [Array<Cover::Covering>]
-      def initialize(form, layers, along: ALONG, across: ACROSS)
+      # One place looked at: how far across, where it is, and whether anything lies over it.
+      Look = Value.define(:step, :point, :covered)
+
+      # @param form [Form::Band]
+      # @param lies [Array<Place::Lie>]
+      def initialize(form, lies, along: ALONG, across: ACROSS)
         @form = form
-        @lies = layers.flat_map(&:lies)
+        @lies = lies
         @along = along
         @across = across
       end
@@ -32,82 +36,60 @@ module Lantern
       # The share covered of the inner third, the middle and the outer third of the front.
       # @return [Hash{Symbol=>Float}]
       def thirds
-        by_place = seen(:front).group_by { |place| (place[:step] * 3) / @across }
+        by_place = seen(:front).group_by { |look| (look.step * 3) / @across }
         {inside: share(by_place[0]), middle: share(by_place[1]), outside: share(by_place[2])}
       end
 
       # Places of the front where the form shows.
       # @return [Array<(Float, Float)>]
-      def patches = seen(:front).reject { _1[:covered] }.map { _1[:point] }
+      def patches = seen(:front).reject(&:covered).map(&:point)
+
+      # @return [Hash] ready for JSON: shares, and the bare places of the front in these units
+      def to_h(units)
+        scale = Scale.new(units)
+        {
+          "front" => front.round(4), "back" => back.round(4),
+          **thirds.to_h { |third, share| [third.to_s, share.round(4)] },
+          "patches" => patches.map { scale.point(_1) }
+        }
+      end
 
       private
 
-      def share(places) = places.count { _1[:covered] }.fdiv(places.size)
+      def share(looks) = looks.count(&:covered).fdiv(looks.size)
 
       def seen(side)
         (@seen ||= {})[side] ||= begin
-          cloth = Cloth.new(@lies, side)
-          places.map { |place| place.merge(covered: cloth.over?(*place[:point])) }
+          cloth = Cloth.new(@lies.flat_map { _1.covers(side) })
+          places.map { |step, point| Look.new(step:, point:, covered: cloth.over?(*point)) }
         end
       end
 
       def places
         @places ||= (0...@along).to_a.product((0...@across).to_a).map do |i, step|
           across = @form.half_face * RIM * (2.0 * step / (@across - 1) - 1)
-          {step:, point: @form.path.beside(@form.path.length * (i + 0.5) / @along, across)}
+          [step, @form.path.beside(@form.path.length * (i + 0.5) / @along, across)]
         end
       end
 
       # Everything that lies on one side, found by where it is.
       class Cloth
-        # So many cells to the longest strip's reach.
+        # A cell is an inch wide.
         CELL = 1.0
 
-        def initialize(lies, side)
+        # @param patches [Array<Place::Stroke, Place::Polygon>]
+        def initialize(patches)
           @cells = Hash.new { |cells, cell| cells[cell] = [] }
-          lies.each { |lie| lie.public_send(side).each { |item| lay(lie, item[:points]) } }
+          patches.each { put(_1) }
         end
 
-        def over?(x, y) = @cells.fetch([(x / CELL).floor, (y / CELL).floor], []).any? { |patch| patch.call(x, y) }
+        def over?(x, y) = @cells.fetch([(x / CELL).floor, (y / CELL).floor], []).any? { _1.over?(x, y) }
 
         private
 
-        def lay(lie, points)
-          case lie.kind
-          when :band, :panel then polygon(points)
-          when :cord, :line then points.each_cons(2) { |from, to| stroke(from, to, lie.width / 2) }
-          when :loop then stroke(points[0], points[1], lie.width / 2)
-          when :disc then stroke(points[0], points[0], lie.width / 2)
-          when :knot then knot(points, lie.width)
-          end
-        end
-
-        def knot(points, width)
-          place, *tails = points
-          tails.each { stroke(place, _1, width / 2) }
-          stroke(place, place, width / 2)
-        end
-
-        def stroke(from, to, reach)
-          (ax, ay), (bx, by) = from, to
-          length = (bx - ax)**2 + (by - ay)**2
-          put([ax, bx], [ay, by], reach, lambda { |x, y|
-            share = length.zero? ? 0 : (((x - ax) * (bx - ax) + (y - ay) * (by - ay)) / length).clamp(0, 1)
-            (x - ax - share * (bx - ax))**2 + (y - ay - share * (by - ay))**2 <= reach**2
-          })
-        end
-
-        # Inside, by how often a ray to the right crosses the edge.
-        def polygon(points)
-          sides = (points + [points.first]).each_cons(2).to_a
-          put(*points.transpose, 0.0, lambda { |x, y|
-            sides.count { |(ax, ay), (bx, by)| (ay > y) != (by > y) && x < ax + (y - ay) * (bx - ax) / (by - ay) }.odd?
-          })
-        end
-
-        def put(xs, ys, reach, patch)
-          cells = ->(numbers) { ((numbers.min - reach) / CELL).floor..((numbers.max + reach) / CELL).floor }
-          cells.call(xs).each { |column| cells.call(ys).each { |row| @cells[[column, row]] << patch } }
+        def put(patch)
+          left, top, right, bottom = patch.box.map { (_1 / CELL).floor }
+          (left..right).each { |column| (top..bottom).each { |row| @cells[[column, row]] << patch } }
         end
       end
       private_constant :Cloth

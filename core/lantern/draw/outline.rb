@@ -25,7 +25,7 @@ module Lantern
 
       # The cut through the band: its hull, its rails, and the hull again with the covering on.
       def section(form, lies, scale)
-        thick = lies.map { (_1.kind == :cord) ? _1.width : 0.0 }.max || 0.0
+        thick = lies.map(&:thick).max || 0.0
         section = form.section
         outer = hull(section, thick, scale)
         {

@@ -36,6 +36,9 @@ module Lantern
         [((Math.atan2(y, x) - wanted + Math::PI) % (2 * Math::PI) - Math::PI).abs, Math.hypot(x, y)]
       end
 
+      # @return [String] the hour as it is said
+      def text(hour) = "#{Measure::Words.short((hour.zero? ? 12.0 : hour).round(1))} o’clock"
+
       # @return [(Float, Float)] the point on the middle of the band
       def point(form, hour) = form.path.beside(along(form, hour), 0.0)
 

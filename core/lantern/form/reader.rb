@@ -13,7 +13,11 @@ module Lantern
 
       def read(value, at, reading)
         return reading.refuse(at, "The form must be an object with named fields; #{reading.quote(value)} is none.") unless value.is_a?(Hash)
-        Record.new(name, fields: fields_for(value), label:).read(value, at, reading)&.merge(units: reading.units)
+        before = reading.problems.size
+        sizes = Record.new(name, fields: fields_for(value), label:).read(value, at, reading).merge(units: reading.units)
+        return if reading.problems.size > before
+        band = reading.collect { Form.measure(sizes) }
+        band && Said.new(sizes:, band:)
       end
 
       # What a form is taken for when nothing is known of it but what a string says: a round ring.
@@ -38,5 +42,7 @@ module Lantern
         ]
       end
     end
+
+    Plan::Document.form_is_read_by { Reader.new(:form, required: true, label: "The form") }
   end
 end

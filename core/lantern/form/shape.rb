@@ -23,7 +23,7 @@ module Lantern
           @shape_name = name
           @title = title
           @typical = typical
-          Form.shapes[name] = self
+          SHAPES.know(name, self)
         end
 
         # Declares a size as a length in the form's record.

@@ -12,17 +12,6 @@ module Lantern
       PRIOR_MAKES = 3
 
       class << self
-        # @return [Plan::Field] the allowances that a plan has taken up
-        def field
-          Plan::Field::List.new(:learned, most: 200, label: "Allowances learned", of: Plan::Field::Record.new(:allowance, label: "An allowance", fields: [
-            Plan::Field::Text.new(:method, required: true, most: 60, label: "Method"),
-            Plan::Field::Text.new(:material, required: true, most: 60, label: "Material"),
-            Plan::Field::Number.new(:factor, required: true, least: 0.2, most: 5.0, label: "Used for every one planned"),
-            Plan::Field::Number.new(:spread, required: true, least: 0.0, most: 2.0, label: "Spread"),
-            Plan::Field::Count.new(:makes, default: 1, most: 100_000, label: "Makes behind it")
-          ]))
-        end
-
         # The ratio of used to planned as a normal variable of unknown mean and variance, under the
         # conjugate normal-inverse-chi-square prior: mean 1, worth {PRIOR_MAKES} makes, its spread the
         # covering's first guess.
@@ -52,10 +41,10 @@ module Lantern
 
       # What a layer needs, with the allowance on it: what may be joined grows by the factor for all that
       # the layer takes of the material; where all is cut to pieces, there are more of them.
-      # @param needs [Array<Cover::Need>] of one layer
-      # @return [Array<Cover::Need>]
+      # @param needs [Array<Place::Need>] of one layer
+      # @return [Array<Place::Need>]
       def on(needs)
-        own, others = needs.partition { _1.material == material && _1.shape != :items }
+        own, others = needs.partition { _1.material == material && !_1.items? }
         return needs if own.empty?
         run = own.find(&:run?)
         return others + own.map { |need| need.with(count: (need.count * factor - 1e-9).ceil) } unless run

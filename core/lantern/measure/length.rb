@@ -99,6 +99,9 @@ module Lantern
         (number == number.to_i && number.abs < 1e15) ? number.to_i : number
       end
 
+      # @return [Float] the number of square units that stands for so many square inches
+      def square_in_units(square_inches, units) = (square_inches / IN.fetch(units)**2).to_f.round(4)
+
       def read_text(text, units)
         rest = text.gsub(/[#{VULGAR.keys.join}]/) { " #{VULGAR[_1]}" }.tr("⁄", "/").strip.downcase
         raise Unreadable, "empty" if rest.empty?

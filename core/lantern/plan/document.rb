@@ -7,9 +7,11 @@ module Lantern
     #
     #   Plan::Document.read(JSON.parse(text))
     #
-    # The smallest mark is what cut lengths are rounded up to: 1/8 in or 5 mm unless the plan says
-    # otherwise; `lengths` are all those that were written in the document, by their place; `band` is the form, measured. A left-over shorter than the smallest remnant counts as a scrap.
-    Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials, :layers, :lengths, :band, :money, :learned) do
+    # The smallest mark is what cut lengths are rounded up to: 1/8 in or 5 mm unless the plan says otherwise; a
+    # left-over shorter than the smallest remnant counts as a scrap. `lengths` are all those that were written in
+    # the document, by their place; `form` is what {Document.form_is_read_by} made of the form.
+    Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials,
+      :layers, :lengths, :money, :learned) do
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end
@@ -33,6 +35,10 @@ module Lantern
           read_whole(read, reading)
         end
 
+        # The form of a plan is read in a room of its own, which says here how.
+        # @yieldreturn [Field]
+        def form_is_read_by(&reader) = @form_reader = reader
+
         # @return [Array<Field>] what a plan document is made of
         def fields
           [
@@ -41,14 +47,24 @@ module Lantern
             Field::Text.new(:name, default: "Untitled wreath", label: "Name"),
             Field::Choice.new(:units, choices: {in: "inches", cm: "centimetres"}, required: true, label: "Units"),
             Field::Count.new(:quantity, default: 1, most: 500, label: "Wreaths alike"),
-            Field::Number.new(:sureness, default: 0.9, least: 0.5, most: 0.999, label: "How sure that it is enough", help: "0.9 is nine makes in ten; it decides when one more package is worth it."),
-            Field::Length.new(:smallest_mark, most: 4, label: "Smallest mark on your tape", default_says: "1/8 in, or 5 mm"),
-            Field::Length.new(:smallest_remnant, zero: true, label: "Smallest remnant worth keeping", default_says: "6 in, or 15 cm"),
-            Form::Reader.new(:form, required: true, label: "The form"),
+            *cutting_fields,
+            @form_reader.call,
             Field::List.new(:materials, of: Material::Reader.new(:material), most: 60, label: "Materials"),
-            Field::List.new(:layers, of: Layer::Reader.new(:layer), most: 30, label: "Layers"),
-            Cost::Terms.field,
-            Measure::Learned.field
+            Field::List.new(:layers, of: LayerSaid::Reader.new(:layer), most: 30, label: "Layers"),
+            Terms.field,
+            Allowances.field
+          ]
+        end
+
+        # @return [Array<Field>] how sure and how fine a plan is cut
+        def cutting_fields
+          [
+            Field::Number.new(:sureness, default: 0.9, least: 0.5, most: 0.999, label: "How sure that it is enough",
+              help: "0.9 is nine makes in ten; it decides when one more package is worth it."),
+            Field::Length.new(:smallest_mark, most: 4, label: "Smallest mark on your tape",
+              default_says: "1/8 in, or 5 mm"),
+            Field::Length.new(:smallest_remnant, zero: true, label: "Smallest remnant worth keeping",
+              default_says: "6 in, or 15 cm")
           ]
         end
 
@@ -62,18 +78,20 @@ module Lantern
 
         def read_whole(read, reading)
           refuse_repeated_ids(read, reading)
-          band = reading.collect { Form.measure_sizes(read[:form]) } if read[:form] && reading.problems.none? { _1.at.start_with?("form") }
           raise Refused.new(reading.problems) if reading.problems.any?
           units = read[:units].to_s
-          money = Cost::Terms.of(read[:money])
-          new(**read.slice(*members), units:, band:, money:, materials: money.priced(read[:materials]), learned: read[:learned].map { Measure::Learned.new(**_1) }, lengths: reading.lengths, smallest_mark: read[:smallest_mark] || MARKS[units],
+          money = Terms.of(read[:money])
+          new(**read.slice(*members), units:, money:, lengths: reading.lengths,
+            materials: money.priced(read[:materials]), learned: Allowances.of(read[:learned]),
+            smallest_mark: read[:smallest_mark] || MARKS[units],
             smallest_remnant: read[:smallest_remnant] || REMNANTS[units])
         end
 
         def refuse_repeated_ids(read, reading)
           {materials: "material", layers: "layer"}.each do |list, word|
             (read[list] || []).group_by(&:id).each do |id, same|
-              reading.refuse(list.to_s, "Two #{list} are called #{reading.quote(id)}; each #{word} needs an id of its own.") if id && same.size > 1
+              next unless id && same.size > 1
+              reading.refuse(list.to_s, "Two #{list} are called #{reading.quote(id)}; each #{word} needs an id of its own.")
             end
           end
         end

@@ -4,56 +4,102 @@ module Lantern
   module Trim
     # Something made or bought, fixed on at its place: picks, blooms, a sign, lights. What it weighs says
     # whether glue alone will do.
-    class Attach < Cover::Covering
-      covering :attach, title: "Something fixed on", takes: %i[piece ribbon wire], stage: :trim, summary: "Picks, blooms, a sign, lights: at their place, fixed so that they hold."
-      counts :pieces, "to fix on"
+    class Attach < Trimming
+      trimming :attach, title: "Something fixed on", takes: %i[piece ribbon wire],
+        summary: "Picks, blooms, a sign, lights: at their place, fixed so that they hold."
+      counts :pieces, :things
+      hands :tack, :tie_on
+      laid :disc, :line, :panel
 
       spread 0.0
 
-      option :what, :choice, open: true, default: :pick, label: "What", choices: {pick: "Pick", bloom: "Bloom", swag: "Swag of crossed picks", sign: "Sign", lights: "Lights on a battery", other: "Something else"}
+      # What can be fixed on: what it is called in the list, what it is counted as, and how it lies.
+      Thing = Value.define(:title, :unit, :lie)
+      THINGS = {
+        pick: Thing.new(title: "Pick", unit: :picks, lie: Place::Lie::Line),
+        bloom: Thing.new(title: "Bloom", unit: :blooms, lie: Place::Lie::Disc),
+        swag: Thing.new(title: "Swag of crossed picks", unit: :picks, lie: Place::Lie::Line),
+        sign: Thing.new(title: "Sign", unit: :signs, lie: Place::Lie::Panel),
+        lights: Thing.new(title: "Lights on a battery", unit: :lights, lie: Place::Lie::Disc),
+        other: Thing.new(title: "Something else", unit: :pieces, lie: Place::Lie::Disc)
+      }.freeze
+
+      # How it can be fixed: what that is called, what it holds in grams (all from memory: pull at it before it
+      # hangs), what that is said to hold, and how the hands go.
+      Fixing = Value.define(:title, :holds, :holding, :says)
+      FIXINGS = {
+        glue: Fixing.new(title: "Glue", holds: 60, holding: "glue alone holds",
+          says: "Glue it on, and hold it until it has set."),
+        chenille: Fixing.new(title: "Chenille stems", holds: 400, holding: "two chenille stems hold",
+          says: "Two chenille stems through it and round the form, twisted behind."),
+        wire: Fixing.new(title: "Wire", holds: 2000, holding: "a wire holds",
+          says: "Wire through it and round the form, twisted behind, the ends turned in."),
+        ties: Fixing.new(title: "Cable ties", holds: 800, holding: "two cable ties hold",
+          says: "Two cable ties through it and round the form, cut short behind.")
+      }.freeze
+
+      option :what, :choice, open: true, default: :pick, label: "What", choices: THINGS.transform_values(&:title)
       option :count, :count, most: 200, label: "How many", default_says: "one, or two for a swag"
       option :weight, :weight, label: "Each weighs", help: "250 g or 8 oz; a kitchen scale says."
-      option :fixing, :choice, default: :glue, label: "Fixed with", choices: {glue: "Glue", chenille: "Chenille stems", wire: "Wire", ties: "Cable ties"}
+      option :fixing, :choice, default: :glue, label: "Fixed with", choices: FIXINGS.transform_values(&:title)
       option :at, :number, default: 6.0, most: 12.0, label: "At, by the clock", help: "Twelve is the top; drag it on the drawing."
       option :size, :length, most: 120, label: "Across", default_says: "a third of the face, or of the wreath for a sign"
 
-      # What each holds, in grams: hot glue on a covering, two chenille stems, a wire round the form and cable
-      # ties (all from memory: pull at it before it hangs).
-      HOLDS = {glue: 60, chenille: 400, ties: 800, wire: 2000}.freeze
+      figure :pieces, :count, "To fix on", from: :count
+      figure :length, :length, "Length"
+
+      # @return [Float] grams
+      def self.weight_of(options) = (options[:weight] || 0.0) * (options[:count] || usual_count(options[:what]))
+
+      # @return [Integer] how many there are when nobody says
+      def self.usual_count(what) = (what == :swag) ? 2 : 1
 
       def check
-        refuse("material", "#{material.name} is #{material.kind}; this takes #{self.class.takes.join(" or ")}.") if material && !self.class.takes.include?(material.kind)
+        if material && !self.class.takes.include?(material.kind)
+          takes = Measure::Words.list(self.class.takes, last: "or")
+          refuse("material", "#{material.name} is #{material.kind}; this takes #{takes}.")
+        end
         refuse_crowd(count, "count", "things")
       end
 
-      def count = super || ((what == :swag) ? 2 : 1)
+      def thing = THINGS.fetch(what, THINGS[:other])
 
-      def size = super || {sign: form.silhouette.width / 3, swag: form.face * 2}.fetch(what, form.face / 3).to_r.round(3)
+      def fixed = FIXINGS.fetch(fixing)
+
+      def count = super || self.class.usual_count(what)
+
+      def length = 0.0
+
+      def size
+        super || {sign: form.silhouette.width / 3, swag: form.face * 2}.fetch(what, form.face / 3).to_r.round(3)
+      end
 
       def needs
         return [] unless material
-        return [Cover::Need.items(material: material.id, what: word, count:)] if material.counted?
-        [Cover::Need.pieces(material: material.id, what: word, length: up_to_mark(size), count:, spread: 0)]
+        return [Place::Need.items(material: material.id, what: thing.unit, count:)] if material.counted?
+        [pieces_of(thing.unit, material: material.id, length: up_to_mark(size), count:)]
       end
-
-      def figures = {pieces: count, length: 0.0}
 
       def working
         [
-          line("How many", @layer.options[:count] ? "as you said" : "as is usual", count.to_s),
-          *(line("They weigh", "#{count} × #{weight.round} g", "#{(count * weight).round} g") if weight),
-          line("Glue alone holds", "about, from memory", "#{HOLDS[:glue]} g each")
+          line(:count, "How many", said?(:count) ? "as you said" : "as is usual", count.to_s),
+          *(line(:weight, "They weigh", "#{count} × #{weight.round} g", "#{(count * weight).round} g") if weight),
+          line(:holds, "Glue alone holds", "about, from memory", "#{FIXINGS[:glue].holds} g each")
         ]
       end
 
       def findings = [*too_heavy, *hides, *batteries]
 
       def steps
-        [step("fix", (count == 1) ? "Fix the #{word} on at #{clock}" : "Fix #{count} #{word} on, from #{clock}", [how, ("Cross their stems and bind them where they cross." if what == :swag), ("The battery box behind, where a hand reaches it." if what == :lights)].compact.join(" "),
-          count: (count if count > 1), unit: (word if count > 1), minutes: count * 1.5, move: (fixing == :glue) ? "tack" : "tie_on", look: "Pull at it: does it hold?")]
+        title = (count == 1) ? "Fix the #{word} on at #{clock}" : "Fix #{count} #{word} on, from #{clock}"
+        more = {
+          swag: "Cross their stems and bind them where they cross.",
+          lights: "The battery box behind, where a hand reaches it."
+        }[what]
+        [step("fix", title, [fixed.says, more].compact.join(" "), count: (count if count > 1),
+          unit: (thing.unit if count > 1), lays: thing.unit, minutes: count * 1.5,
+          move: (fixing == :glue) ? :tack : :tie_on, look: "Pull at it: does it hold?")]
       end
-
-      def minutes = count * 1.5
 
       def glue = (fixing == :glue) ? count * 1.0 : count * 0.5
 
@@ -62,18 +108,18 @@ module Lantern
       def ties_used = (fixing == :ties) ? count * 2 : 0
 
       def lies
-        kind = {sign: :panel, pick: :line, swag: :line}.fetch(what, :disc)
-        [Draw::Lie.new(layer: id, what: word, kind:, materials: [material].compact, width: (kind == :line) ? size.to_f / 6 : [size.to_f, 0.2].max, reach: size.to_f / 2, front: places.each_with_index.map { |place, i| {points: shape(place, i)} })]
+        narrow = thing.lie == Place::Lie::Line
+        [thing.lie.new(layer: id, unit: thing.unit, materials: [material].compact,
+          width: narrow ? size.to_f / 6 : [size.to_f, 0.2].max, reach: size.to_f / 2,
+          front: places.each_with_index.map { |place, i| {points: shape(place, i)} })]
       end
 
       private
 
       # What it is in words; a maker's own word stays as it is.
-      def word = {pick: "picks", bloom: "blooms", swag: "picks", sign: "signs", lights: "lights", other: "pieces"}.fetch(what) { return what }.then { |word| (count == 1) ? word.delete_suffix("s") : word }
+      def word = THINGS.key?(what) ? Place::Unit.fetch(thing.unit).word(count) : what
 
-      def clock = "#{(at.zero? ? 12.0 : at).round(1).to_s.delete_suffix(".0")} o’clock"
-
-      def how = {glue: "Glue it on, and hold it until it has set.", chenille: "Two chenille stems through it and round the form, twisted behind.", wire: "Wire through it and round the form, twisted behind, the ends turned in.", ties: "Two cable ties through it and round the form, cut short behind."}.fetch(fixing)
+      def clock = Form::Clock.text(at)
 
       # Side by side from the hour on.
       def places
@@ -85,26 +131,34 @@ module Lantern
         x, y = form.path.beside(along, 0.0)
         half = size.to_f / 2
         case what
-        when :sign then [[-half, -half * 0.4], [half, -half * 0.4], [half, half * 0.4], [-half, half * 0.4]].map { |dx, dy| [x + dx, y + dy] }
-        when :swag then [-1, 1].map { |end_| [x + end_ * half * (i.even? ? 1 : -1), y + end_ * half * 0.5] }
-        when :pick then [[x, y + half * 0.6], [x + half * 0.3, y - half * 0.6]]
-        else [[x, y]]
+        when :sign
+          [[-1, -0.4], [1, -0.4], [1, 0.4], [-1, 0.4]].map { |dx, dy| [x + dx * half, y + dy * half] }
+        when :swag
+          [-1, 1].map { |end_| [x + end_ * half * (i.even? ? 1 : -1), y + end_ * half * 0.5] }
+        when :pick
+          [[x, y + half * 0.6], [x + half * 0.3, y - half * 0.6]]
+        else
+          [[x, y]]
         end
       end
 
       def too_heavy
-        return unless weight && weight > HOLDS[fixing]
-        better = HOLDS.select { |_, grams| grams >= weight }.min_by(&:last)&.first
-        finding(:warn, "too_heavy", "#{weight.round} g is more than #{{glue: "glue alone holds", chenille: "two chenille stems hold", ties: "two cable ties hold", wire: "a wire holds"}.fetch(fixing)}, about #{HOLDS[fixing]} g.", try: ({"fixing" => better.to_s} if better))
+        return unless weight && weight > fixed.holds
+        better = FIXINGS.select { |_, each| each.holds >= weight }.min_by { |_, each| each.holds }&.first
+        finding(:warn, "too_heavy", "#{weight.round} g is more than #{fixed.holding}, about #{fixed.holds} g.",
+          try: ({"fixing" => better.to_s} if better))
       end
 
       def hides
         return unless what == :sign && size > form.silhouette.width / 2
-        finding(:note, "hides", "The sign is #{text(size)} across: what lies behind it nobody sees. It need not be covered there.")
+        finding(:note, "hides", "The sign is #{text(size)} across: what lies behind it nobody sees. It need not be " \
+          "covered there.")
       end
 
       def batteries
-        finding(:note, "batteries", "Keep the battery box where a hand reaches it, and lamps that grow warm away from fibre.") if what == :lights
+        return unless what == :lights
+        finding(:note, "batteries", "Keep the battery box where a hand reaches it, and lamps that grow warm away from " \
+          "fibre.")
       end
     end
   end

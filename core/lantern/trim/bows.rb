@@ -1,22 +1,24 @@
 # frozen_string_literal: true
 
 module Lantern
-  # What comes after the covering: bows, decorations, hangers and backs. They are layers of a plan like
-  # any other; one file a kind.
   module Trim
     # The kinds of bow, each knowing what it is cut from and how it lies.
     module Bows
-      @kinds = {}
+      ALL = Registry.new("kind of bow")
 
       class << self
         # @return [Hash{Symbol=>Class}]
-        attr_reader :kinds
+        def kinds = ALL.to_h
 
-        def know(kind) = @kinds[kind.kind_name] = kind
+        # @raise [Registry::Taken]
+        def know(kind) = ALL.know(kind.kind_name, kind)
       end
 
-      # So many pieces of ribbon of one length. Inches.
-      Part = Value.define(:what, :length, :count)
+      # So many pieces of ribbon of one length: what they are counted as, and which of several (`of`, as in
+      # " of 6 in"). Inches.
+      Part = Value.define(:unit, :length, :count, :of) do
+        def initialize(of: nil, **rest) = super
+      end
 
       # What kinds share. A kind says what it is, what is usual, and answers a few questions.
       #
@@ -62,7 +64,11 @@ module Lantern
         def says = raise(NotImplementedError, self.class.name)
 
         # Which picture of the hand's move belongs to it.
-        def move = "pinch_and_twist"
+        # @return [Symbol]
+        def move = :pinch_and_twist
+
+        # Whether making it ties it round the band, so that nothing is left to fix.
+        def round_band? = false
 
         # How wide it is, tied.
         def width = 2 * (loops.map(&:last).max || bow.tail.to_f)
@@ -90,8 +96,8 @@ module Lantern
         end
 
         def whole_working(centre: 2 * (bow.centre_loop || 0), centre_says: "The loop in the centre")
-          [["Both tails", "2 × #{bow.said(bow.tail)}", 2 * bow.tail], ["The loops, laid flat", "#{bow.loops} × 2 × #{bow.said(bow.loop_size)}", 2 * bow.loops * bow.loop_size],
-            *(bow.twist.zero? ? [] : [["Twists", "#{bow.loops + 1} × #{bow.said(bow.twist)}", (bow.loops + 1) * bow.twist]]),
+          [["Both tails", "2 × #{bow.number(bow.tail)}", 2 * bow.tail], ["The loops, laid flat", "#{bow.loops} × 2 × #{bow.number(bow.loop_size)}", 2 * bow.loops * bow.loop_size],
+            *(bow.twist.zero? ? [] : [["Twists", "#{bow.loops + 1} × #{bow.number(bow.twist)}", (bow.loops + 1) * bow.twist]]),
             *(centre.zero? ? [] : [[centre_says, "", centre]])]
         end
       end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Lantern::Cost::Terms do
+RSpec.describe Lantern::Plan::Terms do
   def cost(money, **more) = work(materials: [ribbon(offers: [{"length" => "9 ft", "price" => "3.20", "sale_price" => "2.39"}])], layers: [layer("row_of", "tape", count: 12)], money:, **more)
 
   it "adds tax to what is bought, and nothing else" do

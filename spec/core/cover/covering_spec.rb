@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Lantern::Cover do
+RSpec.describe Lantern::Cover::Covering do
   describe "a covering of a dozen lines" do
     before do
       Class.new(Lantern::Cover::Covering) do
@@ -8,14 +8,14 @@ RSpec.describe Lantern::Cover do
         option :strands, :count, default: 3, label: "Strands"
         option :slack, :length, label: "Slack", default_says: "an inch"
         def slack = super || 1
-        def needs = [Lantern::Cover::Need.run(what: "strands", material: material.id, length: strands * (form.run + slack))]
+        def needs = [Lantern::Place::Need.run(what: "strands", material: material.id, length: strands * (form.run + slack))]
       end
     end
 
-    after { described_class.forget(:swag) }
+    after { Lantern::Plan::Methods.forget(:swag) }
 
     it "is declared, read and worked with nothing else touched" do
-      expect(described_class.find("swag").declare).to include("title" => "Swag", "options" => include(include("name" => "strands", "kind" => "count", "default" => 3)))
+      expect(Lantern::Plan::Methods.find("swag").declare).to include("title" => "Swag", "options" => include(include("name" => "strands", "kind" => "count", "default" => 3)))
       worked = work(materials: [rope], layers: [layer("swag", "rope", strands: 4, slack: "2 in")])
       expect(worked["materials"][0]["needed"]).to be_within(1e-3).of(4 * (11 * PI + 2))
       expect(problems(plan(materials: [rope], layers: [layer("swag", "rope", strands: 0)]))).to have_key("layers.0.strands")
@@ -23,7 +23,7 @@ RSpec.describe Lantern::Cover do
   end
 
   it "declares every option with a label, and no option without a default" do
-    described_class.all.each do |covering|
+    layer_kinds.each do |covering|
       covering.declare["options"].each do |option|
         expect(option["label"]).not_to be_empty
         expect(option["required"]).to be false

@@ -6,8 +6,7 @@ require "ffi-geos"
 RSpec.describe "Coverings, against geometry" do
   def covering(form, method, material, **more)
     document = plan(form:, materials: [material], layers: [layer(method, material["id"], **more)])
-    read = Lantern::Plan::Document.read(document)
-    Lantern::Cover.work(read, read.band).first
+    Lantern::Work.read(document).layers.first
   end
 
   def geos(points) = Geos::WktReader.new.read("POLYGON((#{(points + [points.first]).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))")

@@ -6,7 +6,7 @@ RSpec.describe "Layers on layers" do
   it "make the next girth longer by 2 pi times what lies below (Steiner)" do
     two = work(form: foam(14, 10), materials: [rope, ribbon], layers: [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "top")])
     bare = work(form: foam(14, 10), materials: [rope, ribbon], layers: [layer("spiral_wrap", "tape")])
-    girths = [two["layers"][1], bare["layers"][0]].map { |each| each["working"].find { _1["says"] == "Once round the band" }["answer"] }
+    girths = [two["layers"][1], bare["layers"][0]].map { |each| each["working"].find { _1["key"] == "girth" }["answer"] }
     expect(girths).to eq ["8 1/4 in", "6 5/16 in"] # 2 pi + 2 pi 0.3125; 2 pi
     expect(two["layers"][1]["figures"]["turns"]).to be > bare["layers"][0]["figures"]["turns"]
   end
@@ -38,8 +38,7 @@ end
 
 RSpec.describe Lantern::Draw::Bare do
   def bare(form, *layers)
-    read = Lantern::Plan::Document.read(plan(form:, materials: stash, layers:))
-    described_class.new(read.band, Lantern::Cover.work(read, read.band))
+    Lantern::Work.read(plan(form:, materials: stash, layers:)).bare
   end
 
   let(:ring) { foam(14, 10) }
@@ -65,11 +64,11 @@ RSpec.describe Lantern::Draw::Bare do
   it "finds what shows under a lapped spiral at the corners, and nowhere else" do
     %i[star cross lens heart outline].each do |shape|
       sizes = Lantern::Form.shapes[shape].typical.transform_keys(&:to_s)
-      read = Lantern::Plan::Document.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes}, materials: stash, layers: [layer("spiral_wrap", "tape", lap: "1/8")]))
-      corners = read.band.path.pieces.map { _1.at(0) }
-      patches = described_class.new(read.band, Lantern::Cover.work(read, read.band)).patches
+      read = Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes}, materials: stash, layers: [layer("spiral_wrap", "tape", lap: "1/8")]))
+      corners = read.form.path.pieces.map { _1.at(0) }
+      patches = read.bare.patches
       expect(patches.size).to be < 60
-      expect(patches.map { |x, y| corners.map { |cx, cy| Math.hypot(x - cx, y - cy) }.min }).to all(be < read.band.face + 1)
+      expect(patches.map { |x, y| corners.map { |cx, cy| Math.hypot(x - cx, y - cy) }.min }).to all(be < read.form.face + 1)
     end
   end
 
@@ -84,13 +83,13 @@ RSpec.describe Lantern::Draw::Bare do
   end
 
   it "finds as much covered as GEOS does under the union of all turns" do
-    read = Lantern::Plan::Document.read(plan(form: ring, materials: stash, layers: [layer("garland", "tape", pitch: 3)]))
-    turns = Lantern::Cover.work(read, read.band).flat_map(&:lies).flat_map(&:front)
+    read = Lantern::Work.read(plan(form: ring, materials: stash, layers: [layer("garland", "tape", pitch: 3)]))
+    turns = read.layers.flat_map(&:lies).flat_map(&:front)
     reader = Geos::WktReader.new
     strips = turns.map { |item| reader.read("POLYGON((#{(item[:points] + item[:points].first(1)).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))").buffer(0) }.reduce { _1.union(_2) }
     circle = ->(radius) { reader.read("POINT(0 0)").buffer(radius, quad_segs: 180) }
     band = circle.call(7).difference(circle.call(5))
     geos = strips.intersection(band).area / band.area
-    expect(described_class.new(read.band, Lantern::Cover.work(read, read.band), across: 25).front).to be_within(0.02).of(geos)
+    expect(described_class.new(read.form, read.layers.flat_map(&:lies), across: 25).front).to be_within(0.02).of(geos)
   end
 end

@@ -28,8 +28,7 @@ RSpec.describe Lantern::Cover::RopeCoil do
   end
 
   it "never puts two fillers side by side" do
-    plan = Lantern::Plan::Document.read(plan(materials: [rope], layers: [layer("rope_coil", "rope")]))
-    places = described_class.new(plan:, layer: plan.layers[0], form: Lantern::Form.measure(plan)).filler_places
+    places = Lantern::Work.read(plan(materials: [rope], layers: [layer("rope_coil", "rope")])).layers[0].filler_places
     expect(places.size).to eq 13
     expect(places.each_cons(2).map { |a, b| b - a }.min).to be > 1
   end

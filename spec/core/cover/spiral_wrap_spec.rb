@@ -76,26 +76,6 @@ RSpec.describe Lantern::Cover::SpiralWrap do
     expect(worked["strips"]).to be_between(worked["turns"], worked["turns"] + 2)
   end
 
-  describe "worked backwards" do
-    let(:covering) do
-      plan = Lantern::Plan::Document.read(plan(form: foam(14, 10), materials: [ribbon], layers: [layer("spiral_wrap", "tape")]))
-      described_class.new(plan:, layer: plan.layers[0], form: Lantern::Form.measure(plan))
-    end
-
-    it "finds the widest lap that what is on hand allows" do
-      lap = covering.widest_lap(400)
-      expect(figures(foam(14, 10), 1.5, lap: lap - 0.001)["length"]).to be <= 400
-      expect(figures(foam(14, 10), 1.5, lap: lap + 0.01)["length"]).to be > 400
-      expect(covering.widest_lap(50)).to be_nil
-    end
-
-    it "says how far round what is on hand gets" do
-      expect(covering.way_round(covering.length)).to be_within(1e-9).of(1)
-      expect(covering.way_round(covering.length / 2)).to be_within(0.01).of(0.5)
-      expect(covering.way_round(0)).to eq 0
-    end
-  end
-
   it "refuses a strip as wide as the girth, and says which would do" do
     expect(problems(plan(form: foam(14, 10), materials: [ribbon(width: 7.6)], layers: [layer("spiral_wrap", "tape", lap: "1/4")])))
       .to match("layers.0.material" => /too wide to spiral round a band that is 6 5\/16 in around.*6 9\/16 in winds.*2 1\/8 in lies well/)

@@ -8,7 +8,7 @@ RSpec.describe Lantern::Cut::Move do
       tape = ribbon(width: 1, on_hand: hand, offers: [{"length" => 108, "price" => "3.20"}, {"length" => 60, "price" => "2.00"}].first(random.rand(1..2)))
       layers = [layer("spiral_wrap", "tape"), layer("knotted_strips", "tape").merge("id" => "b"), layer("row_of", "tape").merge("id" => "c")].sample(random.rand(1..3), random:)
       document = plan(form: foam(random.rand(10..16), 8), materials: [tape], layers:, quantity: random.rand(1..3))
-      moves = described_class.all(document)
+      moves = Lantern::Work.read(document).moves
       worked = Lantern.work(document)
       sum = ->(kind) { moves.select { _1.kind == kind }.sum(0r) { _1.length.to_r * _1.change } }
       cut = worked["cut_sheet"].sum { |bar| bar["times"] * bar["cuts"].sum { _1["length"] * _1["count"] } }
@@ -23,10 +23,10 @@ RSpec.describe Lantern::Cut::Move do
   end
 
   it "buys and uses up what is counted, and keeps what is left of a sheet" do
-    blooms = described_class.all(plan(form: gourd, materials: [stash[5]], layers: [layer("fill", "blooms")]))
+    blooms = Lantern::Work.read(plan(form: gourd, materials: [stash[5]], layers: [layer("fill", "blooms")])).moves
     expect(blooms.map(&:kind)).to eq %i[bought cut]
-    sheets = described_class.all(plan(form: foam(14, 10, base: "board"), materials: [cloth], layers: [layer("panel", "cloth")]))
-    # A panel 14 in across, its board 3/8 in thick and a tab of 1/2 in each side: 15 3/8 in of the 36 in; the strip beside it is a scrap.
-    expect(sheets.map { [_1.kind, _1.width, _1.length, _1.change] }).to eq [[:bought, 18, 36, 1], [:cut, 18, 36, -1], [:remnant, 18, 20.625, 1]]
+    sheets = Lantern::Work.read(plan(form: foam(14, 10, base: "board"), materials: [cloth], layers: [layer("panel", "cloth")])).moves
+    # A panel 14 in across, its board 3/8 in thick and a tab of 1/2 in each side: 15 3/8 in of the 36 in; the strip beside it is one more turn of a ribbon.
+    expect(sheets.map { [_1.kind, _1.width, _1.length, _1.change] }).to eq [[:bought, 18, 36, 1], [:cut, 18, 36, -1], [:remnant, 18, 20.625, 1], [:remnant, 2.625, 15.375, 1]]
   end
 end

@@ -3,17 +3,15 @@
 require_relative "../../support/rivals"
 
 RSpec.describe Lantern::Cut::Rolls do
-  Need = Lantern::Cover::Need unless defined?(Need)
-
   def material(offers: [], on_hand: [])
     Lantern::Plan::Material.check({"id" => "m", "kind" => "ribbon", "name" => "Tape", "width" => 1,
       "offers" => offers.map { |length, price| {"length" => length, "price" => price} }, "on_hand" => on_hand}, units: "in")
   end
 
   def cut(material, pieces: {}, run: nil, join: 1, least: 2, quantity: 1, sureness: 0.5)
-    needs = pieces.map { |length, count| Need.pieces(material: "m", what: "strips", length: length.to_r, count:) }
-    needs << Need.run(material: "m", what: "wrap", length: run, join:, least:, spread: 0) if run
-    described_class.cut(material, Lantern::Cut::Demand.gather(asked(needs, times: quantity), sureness:), nil)
+    needs = pieces.map { |length, count| Lantern::Place::Need.pieces(material: "m", what: :strips, length: length.to_r, count:) }
+    needs << Lantern::Place::Need.run(material: "m", what: "wrap", length: run, join:, least:, spread: 0) if run
+    described_class.cut(material, Lantern::Cut::Demand.gather(asked(needs, times: quantity), sureness:))
   end
 
   def asked(needs, times: 1) = needs.map { |need| Lantern::Cut::Demand::Asked.new(layer: "one", need:, times:) }
@@ -44,7 +42,7 @@ RSpec.describe Lantern::Cut::Rolls do
 
   # Common practice: three 5 in folds take a strip of 31 in; 18 of them are 46 1/2 ft.
   it "adds up eighteen strips of 31 in to 46 1/2 ft" do
-    needs = [Need.pieces(material: "m", what: "strips", length: 31r, count: 18)]
+    needs = [Lantern::Place::Need.pieces(material: "m", what: :strips, length: 31r, count: 18)]
     expect(Lantern::Cut::Demand.gather(asked(needs), sureness: 0.9).total).to eq 46.5 * 12
   end
 

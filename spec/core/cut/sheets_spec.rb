@@ -4,8 +4,8 @@ RSpec.describe Lantern::Cut::Sheets do
   def cut(sheets, width:, length:, count:, on_hand: [])
     document = plan(materials: [cloth(offers: sheets, on_hand:)], layers: [layer("knotted_strips", "cloth")])
     plan = Lantern::Plan::Document.read(document)
-    need = Lantern::Cover::Need.pieces(material: "cloth", what: "strips", length: length.to_r, width: width.to_r, count:)
-    described_class.cut(plan.materials[0], Lantern::Cut::Demand.gather([Lantern::Cut::Demand::Asked.new(layer: "one", need:, times: 1)], sureness: 0.9), plan)
+    need = Lantern::Place::Need.pieces(material: "cloth", what: :strips, length: length.to_r, width: width.to_r, count:)
+    described_class.cut(plan.materials[0], Lantern::Cut::Demand.gather([Lantern::Cut::Demand::Asked.new(layer: "one", need:, times: 1)], sureness: 0.9))
   end
 
   # Common practice: a 12 in sheet gives four 6 in squares.
@@ -40,8 +40,8 @@ RSpec.describe Lantern::Cut::Sheets do
 
   def layouts(pieces, on_hand: [], offers: [], **material)
     read = Lantern::Plan::Material.check(cloth(on_hand:, offers:, **material), units: "in")
-    needs = pieces.map { |what, width, length, count, grain| ["one", Lantern::Cover::Need.pieces(material: "cloth", what:, length: length.to_r, width: width.to_r, count:, grain: grain || :any)] }
-    described_class.cut(read, Lantern::Cut::Demand.gather(needs.map { |layer, need| Lantern::Cut::Demand::Asked.new(layer:, need:, times: 1) }, sureness: 0.9), nil)
+    needs = pieces.map { |what, width, length, count, grain| ["one", Lantern::Place::Need.pieces(material: "cloth", what: :pieces, of: ", #{what}", length: length.to_r, width: width.to_r, count:, grain: grain || :any)] }
+    described_class.cut(read, Lantern::Cut::Demand.gather(needs.map { |layer, need| Lantern::Cut::Demand::Asked.new(layer:, need:, times: 1) }, sureness: 0.9))
   end
 
   # Every block lies on its sheet, clear of the edges that are lost, and no two overlap.
@@ -123,7 +123,7 @@ RSpec.describe Lantern::Cut::Sheets do
     sheet = [{"width" => 36, "length" => 36, "price" => "4.00"}]
     cutting = layouts([["strips", 1, 30, 6], ["panel", 20, 20, 1]], offers: sheet)
     expect(cutting.bought).to eq(0 => 1)
-    expect(cutting.bars[0].cuts.map(&:what).first).to eq "panel"
+    expect(cutting.bars[0].cuts.map(&:what).first).to eq "pieces, panel"
     expect_clear(cutting)
     each_random(40) do |random|
       pieces = Array.new(random.rand(1..4)) { |i| ["kind #{i}", random.rand(1..12), random.rand(2..17), random.rand(1..9)] }
@@ -131,7 +131,7 @@ RSpec.describe Lantern::Cut::Sheets do
       expect_clear(cutting)
       # Conservation: what is cut and what is left of a sheet is the sheet.
       cutting.bars.each { |bar| expect(bar.cuts.sum { _1.count * _1.length * _1.width } + bar.left * ((bar.source == :on_hand) ? 10 : 18)).to eq((bar.source == :on_hand) ? 220 : 720) }
-      expect(cutting.bars.flat_map(&:cuts).group_by(&:what).transform_values { |cuts| cuts.sum(&:count) }).to eq pieces.to_h { [_1[0], _1[3]] }
+      expect(cutting.bars.flat_map(&:cuts).group_by(&:what).transform_values { |cuts| cuts.sum(&:count) }).to eq(pieces.to_h { ["pieces, #{_1[0]}", _1[3]] })
       expect(cutting.bound).to be <= cutting.bought.values.sum * 30_000
     end
   end

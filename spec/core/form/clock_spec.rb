@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 RSpec.describe Lantern::Form::Clock do
-  def band(name, shape, **more) = Lantern::Plan::Document.read(plan(form: {"base" => "wire", "shape" => name.to_s, **shape.typical.transform_keys(&:to_s)}.merge(more))).band
+  def band(name, shape, **more) = Lantern::Work.read(plan(form: {"base" => "wire", "shape" => name.to_s, **shape.typical.transform_keys(&:to_s)}.merge(more))).form
 
   # A clock's face: a twelfth of a turn to the hour, from the top.
   it "finds every hour of a ring where a clock has it" do
-    ring = Lantern::Plan::Document.read(plan).band
+    ring = Lantern::Work.read(plan).form
     (0..24).each do |half|
       x, y = described_class.point(ring, half / 2.0)
       angle = half * PI / 12 - PI / 2

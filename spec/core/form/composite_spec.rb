@@ -27,7 +27,7 @@ RSpec.describe Lantern::Form::Composite do
     expect(worked["form"]["wide_run"]).to be_within(1e-3).of(2 * PI * 9)
     expect(worked["form"]["findings"][0]["says"]).to match(/meet in 2 places/)
     # Circles of radius 3.75 about points 6 apart cross where Pythagoras says.
-    said = Lantern::Form.shapes[:composite].new(Lantern::Plan::Document.read(form(rings)).form, units: "in").ties
+    said = Lantern::Form.shapes[:composite].new(Lantern::Plan::Document.read(form(rings)).form.sizes, units: "in").ties
     expect(said.map { |x, y| [x.abs, y.abs] }).to all(match([be_within(0.02).of(0), be_within(0.02).of(Math.sqrt(3.75**2 - 9))]))
   end
 

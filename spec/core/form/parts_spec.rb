@@ -3,7 +3,7 @@
 RSpec.describe Lantern::Form::Part do
   def band(shape, **sizes)
     typical = Lantern::Form.shapes.fetch(shape).typical.merge(sizes).to_h { |name, size| [name.to_s, size] }
-    Lantern::Form.measure(Lantern::Plan::Document.read(plan(form: {"base" => "wire", "rails" => 2, "shape" => shape.to_s, **typical})))
+    Lantern::Work.read(plan(form: {"base" => "wire", "rails" => 2, "shape" => shape.to_s, **typical})).form
   end
 
   it "gives a gourd its ribs from dip to dip, the ones at the side longest, and its stem on top" do

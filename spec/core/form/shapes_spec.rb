@@ -10,7 +10,7 @@ RSpec.describe "The shapes" do
 
   def band(shape, **sizes)
     typical = shapes.fetch(shape).typical.merge(sizes).to_h { |name, size| [name.to_s, size] }
-    Lantern::Form.measure(Lantern::Plan::Document.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **typical})))
+    Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **typical})).form
   end
 
   def traced(path) = path.trace(0.0, step: path.length / 4000, least: 40)

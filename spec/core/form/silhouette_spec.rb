@@ -5,7 +5,7 @@ require "ffi-geos"
 RSpec.describe Lantern::Form::Silhouette do
   def band(shape)
     sizes = Lantern::Form.shapes.fetch(shape).typical.transform_keys(&:to_s)
-    Lantern::Plan::Document.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes})).band
+    Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes})).form
   end
 
   def geos(points)
@@ -60,7 +60,7 @@ end
 RSpec.describe Lantern::Form::Path do
   def path(shape, **more)
     sizes = Lantern::Form.shapes.fetch(shape).typical.merge(more).transform_keys(&:to_s)
-    Lantern::Plan::Document.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes})).band.path
+    Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes})).form.path
   end
 
   let(:shapes) { Lantern::Form.shapes.keys - %i[composite] }

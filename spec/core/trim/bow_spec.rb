@@ -57,7 +57,7 @@ RSpec.describe Lantern::Trim::Bow do
   it "finds the biggest that is left on the roll, and no bigger" do
     Lantern::Trim::Bows.kinds.each_key do |kind|
       document = plan(materials: [wired(on_hand: [80], offers: [])], layers: [layer("bow", "tape", kind: kind.to_s)])
-      found = Lantern::Cover::Backwards.new(document, layer: 0).to_a.find { _1["says"].start_with?("The largest loops") }
+      found = Lantern::Ask::Backwards.new(document, layer: 0).to_a.find { _1["says"].start_with?("The largest loops") }
       next expect(kind).to eq(:stacked_strips) unless found
       fits = ->(size) { Lantern.work(document.merge("layers" => [document["layers"][0].merge("loop_size" => size)]))["materials"][0]["short"].zero? }
       expect(fits.call(found["try"]["loop_size"])).to be(true), kind.to_s
@@ -69,7 +69,7 @@ RSpec.describe Lantern::Trim::Bow do
 
   it "sits where the clock says, upright, to scale" do
     {12 => [0, -1], 3 => [1, 0], 6 => [0, 1], 9 => [-1, 0]}.each do |hour, (x, y)|
-      loops = work(materials: [wired], layers: [layer("bow", "tape", at: hour)])["drawing"]["layers"].find { _1["what"] == "loops" }
+      loops = work(materials: [wired], layers: [layer("bow", "tape", at: hour)])["drawing"]["layers"].find { _1["unit"] == "bow_loops" }
       loops["front"].each do |loop|
         expect(loop["points"][0]).to be_within(0.06).of(5.5 * x)
         expect(loop["points"][1]).to be_within(0.06).of(5.5 * y)

@@ -7,9 +7,9 @@ module Lantern
       class Awareness < Kind
         kind :awareness, title: "One crossed loop", usual: {tail: 3, loops: 1, loop_size: 3}
 
-        def parts = [Part.new(what: "bow ribbon", length: 2 * bow.tail + 2 * bow.loop_size, count: 1)]
+        def parts = [Part.new(unit: :bow_ribbons, length: 2 * bow.tail + 2 * bow.loop_size, count: 1)]
 
-        def working = [["Both ends", "2 × #{bow.said(bow.tail)}", 2 * bow.tail], ["The loop, laid flat", "2 × #{bow.said(bow.loop_size)}", 2 * bow.loop_size]]
+        def working = [["Both ends", "2 × #{bow.number(bow.tail)}", 2 * bow.tail], ["The loop, laid flat", "2 × #{bow.number(bow.loop_size)}", 2 * bow.loop_size]]
 
         def loops = [[-down, bow.loop_size.to_f * OPENED]]
 
@@ -17,7 +17,7 @@ module Lantern
 
         def says = "Lay one loop, cross its ends below it, and glue where they cross."
 
-        def move = "crossed"
+        def move = :crossed
       end
     end
   end

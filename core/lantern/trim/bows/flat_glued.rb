@@ -12,13 +12,13 @@ module Lantern
         BAND_WIDTHS = 3
 
         def parts
-          [Part.new(what: "rings", length: 2 * bow.loop_size + LAP, count: bow.loops), Part.new(what: "middle bands", length: BAND_WIDTHS * bow.width, count: 1),
-            *(Part.new(what: "tails", length: 2 * bow.tail, count: 1) unless bow.tail.zero?)]
+          [Part.new(unit: :rings, length: 2 * bow.loop_size + LAP, count: bow.loops), Part.new(unit: :middle_bands, length: BAND_WIDTHS * bow.width, count: 1),
+            *(Part.new(unit: :tails, length: 2 * bow.tail, count: 1) unless bow.tail.zero?)]
         end
 
         def working
-          [["Rings", "#{bow.loops} × (2 × #{bow.said(bow.loop_size)} + #{LAP})", bow.loops * (2 * bow.loop_size + LAP)], ["Band round the middle", "#{BAND_WIDTHS} × #{bow.said(bow.width)}", BAND_WIDTHS * bow.width],
-            *([["Tails", "2 × #{bow.said(bow.tail)}", 2 * bow.tail]] unless bow.tail.zero?)]
+          [["Rings", "#{bow.loops} × (2 × #{bow.number(bow.loop_size)} + #{LAP})", bow.loops * (2 * bow.loop_size + LAP)], ["Band round the middle", "#{BAND_WIDTHS} × #{bow.number(bow.width)}", BAND_WIDTHS * bow.width],
+            *([["Tails", "2 × #{bow.number(bow.tail)}", 2 * bow.tail]] unless bow.tail.zero?)]
         end
 
         # Ring upon ring, turned a little.

@@ -10,9 +10,9 @@ module Lantern
         # Each ring laps on itself (from memory).
         LAP = 1
 
-        def parts = sizes.map { |size| Part.new(what: "rings of #{bow.said(size)}", length: 2 * size + LAP, count: 1) } + ends
+        def parts = sizes.map { |size| Part.new(unit: :rings, of: " of #{bow.number(size)}", length: 2 * size + LAP, count: 1) } + ends
 
-        def working = sizes.map { |size| ["A ring of #{bow.said(size)}", "2 × #{bow.said(size)} + #{LAP}", 2 * size + LAP] }
+        def working = sizes.map { |size| ["A ring of #{bow.number(size)}", "2 × #{bow.number(size)} + #{LAP}", 2 * size + LAP] }
 
         def loops = sizes.flat_map { |size| [[0.0, size.to_f / 2], [Math::PI, size.to_f / 2]] }
 
@@ -26,7 +26,7 @@ module Lantern
         # From the largest down in equal steps.
         def sizes = (0...bow.loops).map { |i| bow.loop_size * (bow.loops - i) / bow.loops }
 
-        def ends = bow.tail.zero? ? [] : [Part.new(what: "tails", length: 2 * bow.tail, count: 1)]
+        def ends = bow.tail.zero? ? [] : [Part.new(unit: :tails, length: 2 * bow.tail, count: 1)]
       end
     end
   end

@@ -9,7 +9,7 @@ module Lantern
         # Tails of 6 in and two 4 in loops a side: 44 in (common practice).
         kind :pinch_and_twist, title: "Pinch and twist", usual: {tail: 6, loops: 4, loop_size: 4}
 
-        def parts = [Part.new(what: "bow ribbon", length: whole, count: 1)]
+        def parts = [Part.new(unit: :bow_ribbons, length: whole, count: 1)]
 
         def working = whole_working
 

@@ -10,13 +10,15 @@ module Lantern
         # What the knot takes, in widths of ribbon (from memory: tie one and measure).
         KNOT_WIDTHS = 4
 
-        def parts = [Part.new(what: "bow ribbon", length: whole(centre:), count: 1)]
+        def parts = [Part.new(unit: :bow_ribbons, length: whole(centre:), count: 1)]
 
         def working = whole_working(centre:, centre_says: "Round the band, and the knot")
 
         def says = "Round the band, a half knot in front, then two loops tied as on a shoe; pull the good side out."
 
-        def move = "two_loops"
+        def move = :two_loops
+
+        def round_band? = true
 
         private
 

@@ -8,9 +8,9 @@ module Lantern
         # Four, or three, of 18 in (common practice).
         kind :stacked_strips, title: "Stacked strips", usual: {tail: 0, loops: 2, loop_size: 4, strips: 4, strip_length: 18}, two_sided: true
 
-        def parts = [Part.new(what: "bow strips", length: bow.strip_length, count: bow.strips)]
+        def parts = [Part.new(unit: :bow_strips, length: bow.strip_length, count: bow.strips)]
 
-        def working = [["Strips", "#{bow.strips} × #{bow.said(bow.strip_length)}", bow.strips * bow.strip_length]]
+        def working = [["Strips", "#{bow.strips} × #{bow.number(bow.strip_length)}", bow.strips * bow.strip_length]]
 
         # Folded in half and pinched half-way along: a loop above, two ends below, each a quarter long.
         def loops = fan(bow.strips, -down, quarter)

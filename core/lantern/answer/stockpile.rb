@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Answer
+    # One material of the worked plan: what is needed, bought, cut and left.
+    class Stockpile
+      # @param entry [Cost::Entry]
+      # @param plan [Plan::Document, Ask::Occasion::Document]
+      def initialize(entry, plan)
+        @entry = entry
+        @cutting = entry.cutting
+        @material = entry.material
+        @plan = plan
+        @units = plan.units
+      end
+
+      # @return [Hash] ready for JSON
+      def to_h
+        {
+          "id" => @material.id, "name" => @material.name, "kind" => @material.kind.to_s,
+          "needed" => @material.counted? ? demand.number : length(demand.total), "on_hand" => on_hand,
+          "short" => length(@cutting.short),
+          "buy" => @entry.buy.map { {"offer" => _1[:offer], "count" => _1[:count], "cost" => money(_1[:cost])} },
+          "closed" => @cutting.closed,
+          "chance_enough" => @entry.chance_enough, "joins" => @cutting.joins,
+          "cutting" => @cutting.bars.each_with_index.map { |bar, i| bar(bar, i) },
+          "optimal" => @cutting.optimal, "bound" => money(bound), "left" => @entry.remnants.map { length(_1) },
+          "cost_to_buy" => money(@entry.to_buy), "cost_used" => money(@entry.used),
+          "alternatives" => choice.alternatives.map { |each| each.except(:rate).transform_keys(&:to_s) },
+          "reason" => choice.reason, "findings" => findings.map(&:to_h), "working" => working.map(&:to_h)
+        }.compact
+      end
+
+      # Whether there is nothing to cut of it.
+      def counted? = @material.counted?
+
+      # @return [Array<Hash>] every length opened as a bar
+      def cut_sheet = CutBars.new(@cutting, @material, @plan).to_a
+
+      private
+
+      def demand = @cutting.demand
+
+      def choice = @choice ||= Cost::Choice.new(@entry, @plan)
+
+      def names = @names ||= BarName.new(@cutting, @units)
+
+      def bound = BigDecimal(@cutting.bound) / 10_000
+
+      def on_hand
+        return length(@material.on_hand.sum(0r)) if @material.lengthwise?
+        @material.sheets? ? @material.on_hand.size : @material.on_hand.sum
+      end
+
+      def bar(bar, index)
+        {
+          "from" => names.of(bar, index),
+          "cuts" => bar.cuts.map { {"what" => _1.what, "length" => length(_1.length), "count" => _1.count} },
+          "left" => length(bar.left)
+        }
+      end
+
+      def findings
+        at = "materials.#{@material.id}"
+        if @cutting.short.positive?
+          [Plan::Finding.new(level: :stop, code: "not_enough", at:,
+            says: "#{text(@cutting.short)} of #{@material.name} cannot be had from what is on hand or on offer.")]
+        elsif !@cutting.optimal
+          [Plan::Finding.new(level: :note, code: "perhaps_less", at:, says: "This is the best cutting found; it may " \
+            "be possible for less, but not for less than #{money(bound)}.")]
+        else
+          []
+        end
+      end
+
+      def working
+        return [] if demand.none?
+        [
+          *(line(:run, "In runs that may be joined", "", text(demand.run)) if demand.run.positive?),
+          *demand.pieces.each_with_index.map { |piece, i| piece_line(piece, i) },
+          *joins, *allowance, *buying,
+          line(:used, @material.sheets? ? "Used, by area" : "Used, by length", "#{used_text} in all", money(@entry.used))
+        ]
+      end
+
+      def piece_line(piece, i)
+        says = Measure::Words.sentence(piece.what)
+        return line(:"piece_#{i + 1}", says, whole_ones(piece.count), piece.count.ceil.to_s) if counted?
+        line(:"piece_#{i + 1}", says, "#{piece.count} × #{bare(piece.length)}", text(piece.length * piece.count))
+      end
+
+      def joins
+        return unless @cutting.joins.positive?
+        line(:joins, "Joins", "#{@cutting.joins} × #{bare(demand.join)}", text(@cutting.joins * demand.join))
+      end
+
+      def allowance
+        return unless demand.allowance.positive?
+        line(:allowance, "To be #{Measure::Words.in_hundred(@plan.sureness)} sure",
+          "#{format("%.2f", Measure::Chance.spreads_for(@plan.sureness))} × a spread of #{bare(demand.spread)}",
+          text(demand.allowance))
+      end
+
+      def buying
+        @entry.buy.map do |buy|
+          price = @material.offers[buy[:offer]][:price]
+          line(:"buy_#{buy[:offer]}", "To buy", "#{buy[:count]} × #{money(price)}", money(buy[:cost]))
+        end
+      end
+
+      def used_text
+        return text(@entry.amount_used) unless @material.sheets?
+        "#{Measure::Length.square_in_units(@entry.amount_used, @units).round} sq #{@units}"
+      end
+
+      def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)
+
+      def money(amount) = Measure::Money.text(amount)
+
+      # What is used up by parts is bought whole.
+      def whole_ones(count) = (count == count.to_i) ? "" : "#{count.to_f.round(1)}, rounded up"
+
+      def length(inches) = counted? ? inches.to_i : Measure::Length.in_units(inches, @units)
+
+      def text(inches) = counted? ? inches.ceil.to_s : Measure::Length.long_text(inches, units: @units)
+
+      def bare(inches) = Measure::Length.text(inches, units: @units, unit: false)
+    end
+  end
+end

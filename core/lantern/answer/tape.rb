@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Answer
+    # The answers across the foot of a wreath: counts, lengths, packages, money, time, sureness.
+    # Each says which working opens when it is asked.
+    class Tape
+      # As many layers have a count of their own on it.
+      COUNTED = 2
+
+      # @param work [Work]
+      def initialize(work)
+        @work = work
+        @units = work.plan.units
+      end
+
+      # @return [Array<Hash>] `id`, `key` (what it is about), `figure`, `says`, and `working`: the place of the sum
+      #   in the worked plan
+      def figures
+        used = @work.bill.needed
+        return [] if used.empty?
+        layers = @work.layers.reject { _1.class.stage.key == :hang }.first(COUNTED)
+        [*layers.map { counts(_1) }, *lengths(used), packages(used), money, time, *sure(used)]
+      end
+
+      private
+
+      def counts(layer)
+        name, unit = layer.class.counts
+        figure = layer.figures[name]
+        cuts = layer.required.select(&:cut?)
+        says = [unit.word(figure), *cuts(cuts, alone: name == :pieces)]
+        entry(:count, layer.id, figure.to_s, says.join(", "), "layers.#{layer.id}")
+      end
+
+      # The pieces that are cut, as large as they all are, or the longest of them; where the figure counts just
+      # them, they are not counted again.
+      def cuts(pieces, alone:)
+        return [] if pieces.empty?
+        alike = pieces.uniq(&:length).one?
+        size = "#{"longest " unless alike}#{size(pieces.max_by(&:length), pieces.uniq(&:width).one?)}"
+        count = pieces.sum(&:count)
+        each = (count == 1 || !alike) ? "" : " each"
+        return ["#{size}#{each}"] if alone
+        return ["#{Measure::Words.count(count, "cut")}, #{size}#{each}"] if pieces.map(&:what).uniq.size > 1
+        ["#{count} #{(count == 1) ? pieces.first.one : pieces.first.what} of #{size}#{each}"]
+      end
+
+      def size(piece, wide)
+        return text(piece.length) unless wide && piece.width
+        "#{Measure::Length.text(piece.width, units: @units, unit: false)} by #{text(piece.length)}"
+      end
+
+      # One figure for each of two materials; more than two are added up.
+      def lengths(used)
+        return used.map { needed(_1) } if used.size < 3
+        used = used.reject { _1.material.counted? }
+        total = used.sum { with_joins(_1.cutting) }
+        [entry(:needed, nil, long_text(total), "of #{Measure::Words.count(used.size, "material")} in all", "materials")]
+      end
+
+      def needed(entry)
+        material, cutting = entry.material, entry.cutting
+        figure = material.counted? ? cutting.demand.number.to_s : long_text(with_joins(cutting))
+        entry(:needed, material.id, figure, "#{material.name} in all", "materials.#{material.id}")
+      end
+
+      def with_joins(cutting) = cutting.demand.total + cutting.joins * cutting.demand.join
+
+      def packages(used)
+        count = used.sum { _1.cutting.packages }
+        opened = used.sum { |each| each.cutting.bars.count { _1.source == :on_hand } }
+        buying = {0 => "nothing to buy", 1 => "package to buy"}.fetch(count, "packages to buy")
+        says = opened.zero? ? buying : "#{buying}, #{opened} from the stash"
+        entry(:packages, nil, count.to_s, says, "materials")
+      end
+
+      def money
+        bill = @work.bill.to_h
+        entry(:money, nil, bill["to_buy"], "to pay, #{bill["used"]} of material used", "cost")
+      end
+
+      def time
+        hours, minutes = @work.course.minutes.round.divmod(60)
+        entry(:time, nil, hours.zero? ? "#{minutes} min" : "#{hours} h #{minutes} min", "at the bench", "steps")
+      end
+
+      def sure(used)
+        uncertain = used.select { _1.cutting.demand.spread.positive? || _1.cutting.short.positive? }
+        return [] if uncertain.empty?
+        chance = uncertain.map(&:chance_enough).reduce(:*)
+        says = (chance >= 0.995) ? "or better that this is enough" : "that this is enough"
+        [entry(:sure, nil, "#{(chance * 100).floor.clamp(0, 99)} in 100", says, "materials")]
+      end
+
+      def entry(key, about, figure, says, working)
+        {"id" => [key, about].compact.join("."), "key" => key.to_s, "figure" => figure, "says" => says,
+         "working" => working}
+      end
+
+      def text(inches) = Measure::Length.text(inches, units: @units)
+
+      def long_text(inches) = Measure::Length.long_text(inches, units: @units)
+    end
+  end
+end

@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Ask
+    # The end of a make: what each material was planned to take, what the counts say it took, and what it
+    # really took, by covering, for the notebook to learn from.
+    class Finish
+      # @param document [Hash] a plan
+      # @raise [Plan::Refused]
+      def initialize(document)
+        @work = Work.read(document)
+        @plan = @work.plan
+        @layers = @work.layers
+      end
+
+      # One line for each material, filled in from what was counted at the bench.
+      # @param counts [Hash{String=>Integer}] by step
+      # @return [Array<Hash>] ready for JSON
+      def form(counts)
+        materials.map do |material|
+          planned = total(material) { |layer| layer.required }
+          used = planned * done(material, counts)
+          {"material" => material.id, "name" => material.name, "counted" => material.counted?, "planned" => number(material, planned), "planned_says" => says(material, planned), "used" => says(material, used)}
+        end
+      end
+
+      # What a make says of each covering and material: planned by the sum alone, without what was learned
+      # before, and used, shared out by what each covering was planned to take.
+      # @param used [Hash{String=>Object}] by material: a length as a document writes it, or a number
+      # @return [Array<Hash>] `method`, `material`, `planned`, `used` (inches, or a number), `planned_says`, `used_says`
+      # @raise [Plan::Refused] with every entry that cannot be read
+      def lines(used)
+        read = readings(used)
+        materials.flat_map do |material|
+          amount = read.fetch(material.id)
+          next [] unless amount
+          whole = total(material, &:needs)
+          @layers.filter_map do |layer|
+            planned = total_of(layer.needs, material)
+            next unless planned.positive? && whole.positive?
+            share = amount.to_f * planned / whole
+            {"method" => layer.class.method_name.to_s, "title" => layer.class.title, "material" => material.id, "name" => material.name,
+             "planned" => planned.to_f.round(4), "used" => share.round(4), "planned_says" => says(material, planned), "used_says" => says(material, share)}
+          end
+        end
+      end
+
+      # What each step took, beside what it was planned to take.
+      # @param seconds [Hash{String=>Integer}] by step
+      # @return [Array<Hash>] `title`, `planned` and `took` in minutes, of the steps that took any time
+      def steps(seconds)
+        @work.course.steps.filter_map do |step|
+          {"key" => step.id, "title" => step.title, "planned" => step.minutes.round(1), "took" => (seconds[step.id] / 60.0).round(1)} if seconds.fetch(step.id, 0).positive?
+        end
+      end
+
+      # How much more than planned was used of what is cut by length.
+      # @return [Hash{String=>Rational}] inches by material; negative when there was some left
+      def over(used)
+        read = readings(used)
+        materials.select(&:lengthwise?).to_h { |material| [material.id, (read[material.id] || total(material, &:required)).to_r - total(material, &:required).to_r.round(4)] }
+      end
+
+      private
+
+      def materials = @materials ||= @plan.materials.select { |material| total(material, &:required).positive? }
+
+      def total(material, &asked) = @layers.sum { |layer| total_of(asked.call(layer), material) }
+
+      def total_of(needs, material) = needs.select { _1.material == material.id }.sum(&:total)
+
+      # How much of what is counted off was counted, for the layers that a material is in.
+      def done(material, counts)
+        steps = @layers.select { |layer| total_of(layer.required, material).positive? }.flat_map(&:steps).select { |step| step.count && counts.fetch(step.id, 0).positive? }
+        steps.empty? ? 1.0 : steps.sum { counts[_1.id] }.fdiv(steps.sum(&:count))
+      end
+
+      def readings(used)
+        reading = Plan::Reading.new(units: @plan.units)
+        read = materials.to_h do |material|
+          said = used[material.id]
+          field = material.counted? ? Plan::Field::Count.new(:used, least: 0, most: 1_000_000, label: material.name) : Plan::Field::Length.new(:used, zero: true, most: 1_000_000, label: material.name)
+          [material.id, (said.nil? || said == "") ? nil : field.read(said, "used.#{material.id}", reading)]
+        end
+        raise Plan::Refused.new(reading.problems) if reading.problems.any?
+        read
+      end
+
+      def number(material, amount) = material.counted? ? amount.to_i : Measure::Length.in_units(amount, @plan.units)
+
+      def says(material, amount) = material.counted? ? amount.round.to_s : Measure::Length.long_text(amount, units: @plan.units)
+    end
+  end
+end

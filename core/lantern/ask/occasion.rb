@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Ask
+    # Several wreaths made for one day: bought and cut together, and fitted into the evenings before it.
+    module Occasion
+      module_function
+
+      # Works an occasion: its plans are read and covered one by one, and cut, costed and dated as one.
+      #
+      # @param document [Hash] an occasion document as JSON gives it
+      # @return [Hash] ready for JSON
+      # @raise [Plan::Refused] with every problem of the occasion and of all its plans
+      def work(document)
+        occasion = Document.read(document)
+        Worked.new(occasion, Batch.new(occasion), Calendar.new(occasion)).to_h
+      end
+
+      # What cutting all of it as one does to the stash.
+      #
+      # @return [Array<Cut::Move>]
+      # @raise [Plan::Refused]
+      def moves(document)
+        occasion = Document.read(document)
+        cuttings = Batch.new(occasion).stock.reject { _1.demand.none? }
+        cuttings.flat_map { Cut::Move.of(_1, occasion.smallest_remnant) }
+      end
+    end
+  end
+end

@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Lantern
+  # The work itself: steps in their order, and what to be careful of.
+  module Bench
+    # The course of the work, from the form to the look from a distance. Everything that is cut is cut before
+    # the first step that uses it; the hanger is fitted before the covering, unless the maker wants it last.
+    class Course
+      # How the form is made ready, by its base: what to do, and the hand's move (common practice).
+      READY = {
+        wire: ["Tape over cut wire ends.", :tape_ends], foam: ["Brush off loose crumbs.", :smooth],
+        board: ["Smooth the cut edges.", :smooth], vine: ["Trim stray twigs.", :smooth]
+      }.freeze
+      # Minutes to make a form ready, and as much again for everything that has to be done to it first; to begin
+      # cutting, and to cut one piece; to look from a distance (from memory).
+      READY_MINUTES = 4
+      CUT_MINUTES = 2
+      PIECE_MINUTES = 1 / 6.0
+      LOOK_MINUTES = 4
+
+      # @param plan [Plan::Document]
+      # @param form [Form::Band]
+      # @param layers [Array<Layer>]
+      # @param stock [Array<Cut::Cutting>]
+      # @param supplies [Supplies]
+      def initialize(plan:, form:, layers:, stock:, supplies:)
+        @plan, @form, @layers, @stock, @supplies = plan, form, layers, stock, supplies
+      end
+
+      # @return [Supplies] what is used up besides the materials
+      attr_reader :supplies
+
+      # @return [Array<Place::Step>]
+      def steps
+        @steps ||= [prepare, *cutting, *of_layers, look].map do |step|
+          step.with(cautions: step.cautions.select { _1.on?(@form.base) })
+        end
+      end
+
+      # @return [Numeric] for all wreaths of the plan: pieces are cut once for all of them
+      def minutes = @minutes ||= steps.sum { (_1.id == "cut") ? _1.minutes : _1.minutes * @plan.quantity }
+
+      # @return [Array<Place::Caution>]
+      def cautions = Cautions.for(@form, @layers)
+
+      # The hanger is what is forgotten until last.
+      # @return [Array<Plan::Finding>]
+      def findings
+        return [] if @layers.none? { _1.class.stage.key == :cover } || @layers.any?(&:hangs?)
+        [Plan::Finding.new(level: :note, code: "no_hanger", at: "hang",
+          says: "Nothing to hang it by yet. Fitted before the covering, a hanger is out of sight.")]
+      end
+
+      private
+
+      def prepare
+        says, move = READY.fetch(@form.base)
+        Place::Step.new(id: "prepare", title: "Prepare the form", says: [*@form.preparing, says].join(" "), move:,
+          minutes: READY_MINUTES * (1 + @form.preparing.size))
+      end
+
+      # One step for all the pieces of all wreaths; runs are cut as they end, and some layers cut their own.
+      def cutting
+        pieces = @layers.flat_map(&:required).select { _1.cut? && !_1.own_cut }.sum(&:count) * @plan.quantity
+        return [] if pieces.zero?
+        [Place::Step.new(id: "cut", title: "Cut the pieces", count: pieces, unit: :pieces, move: :cut,
+          minutes: CUT_MINUTES + pieces * PIECE_MINUTES,
+          says: "Cut one, use it as the measure for the rest. The cut sheet says from which length each comes.")]
+      end
+
+      # What is fitted first, then stage by stage; at the end what hangs, and what covers the back.
+      def of_layers
+        first, rest = @layers.partition { _1.fitted == :first }
+        last, between = rest.partition { _1.fitted == :last }
+        hanging, back = last.partition(&:hangs?)
+        order = Stage::ALL.keys
+        ordered = between.sort_by.with_index { |layer, i| [order.index(layer.class.stage.key), i] }
+        (first + ordered + hanging + back).flat_map { |layer| layer.steps.map { with_lengths(_1, layer) } }
+      end
+
+      # After how many turns each length of what is wound comes to its end, where one wreath is cut from
+      # them and nothing else is.
+      def with_lengths(step, layer)
+        return step unless step.count && @plan.quantity == 1 && winds?(layer, step)
+        needs = @layers.flat_map(&:required).select { _1.run? && _1.material == layer.material.id }
+        return step unless needs.one?
+        runs = @stock.find { _1.material.id == layer.material.id }.bars.flat_map(&:cuts).select(&:run?)
+        (runs.size < 2) ? step : step.with(changes: ends(runs, needs.first, layer, step))
+      end
+
+      def winds?(layer, step)
+        layer.respond_to?(:length_per_turn) && layer.respond_to?(:turns) && step.count == layer.turns
+      end
+
+      def ends(runs, need, layer, step)
+        reached = 0.0
+        turns = runs[0...-1].map { |cut| ((reached += cut.length.to_f - need.join) / layer.length_per_turn).floor }
+        turns.select { _1.between?(1, step.count - 1) }
+      end
+
+      def look
+        Place::Step.new(id: "fluff", title: "Look from a distance", minutes: LOOK_MINUTES, move: :look,
+          says: "Close the gaps that show from across the room, trim the fuzz, open the loops.")
+      end
+    end
+  end
+end

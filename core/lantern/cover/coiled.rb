@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # What coverings of rope wound round the band share: coils that touch on the crowded edge, what one takes,
+    # and the gaps that fan out on the wide one.
+    #
+    # A covering that includes it declares `squash` and the test piece, and answers {#turns}.
+    module Coiled
+      # Each new rope is glued where the last ended, and both ends are tucked (common practice).
+      JOIN = 1
+      ENDS = 2
+      # The gap that is not worth pointing at, as a share of the cord's thickness (from memory).
+      UNSEEN = 0.05
+
+      # @return [Float] inches
+      def diameter = material.diameter.to_f
+
+      # What a coil takes of the edge it is pressed against.
+      def lying = measured_advance || diameter * squash
+
+      # Coils that touch on the crowded edge.
+      # @return [Integer]
+      def fitting = @fitting ||= (form.crowded_run / lying + 1e-9).floor
+
+      def pitch = form.run / turns
+
+      # What one coil goes round. The rope's own middle runs half its thickness outside the form, so once round
+      # is pi d more.
+      # Source: Steiner's formula for parallel curves.
+      def round = form.girth + Math::PI * diameter
+
+      def length_per_turn = measured_turn || Math.hypot(round, pitch)
+
+      # Rope in the coils, without its ends.
+      def coils = turns * length_per_turn
+
+      def gap_at(edge) = edge / turns - lying
+
+      def gap_wide = gap_at(form.wide_run)
+
+      def gap_middle = gap_at(form.run)
+
+      def gap_crowded = [gap_at(form.crowded_run), 0.0].max
+
+      def coil_need = run(material: material.id, what: "coils", length: coils + ENDS, join: JOIN, least: length_per_turn)
+
+      # Half a minute a coil, and three to begin (from memory).
+      def coil_minutes = turns / 2.0 + 3
+
+      # A tack behind every few coils.
+      def coil_glue = turns / 4 * 0.5 + 2.0
+
+      def coil_lie = Place::Cords.coiled(form, id:, material:, count: turns, width: diameter)
+
+      def thickness = diameter
+
+      # The gap at the wide edge that is pointed at: the nearest to a sixth of the way round, past none of these
+      # coils.
+      # @param closed [Array<Integer>] coils that something closes the gap after
+      # @return [Array<Place::Gap>]
+      def gaps_after(closed)
+        return [] unless gap_wide > UNSEEN * diameter
+        free = (0...turns).to_a - closed
+        Place::Gap.outside(form, count: turns, after: free.min_by { (_1 - turns / 6.0).abs } || 0, width: gap_wide)
+      end
+
+      private
+
+      def check_coils
+        check_test_piece
+        if turns < 1
+          refuse("material", "Not one coil of #{material.name}, #{text(diameter)} thick, fits round the inside edge, " \
+            "#{text(form.crowded_run)}.")
+        end
+        refuse_crowd(turns, "material", "coils")
+      end
+
+      # The sum of the coils, line by line.
+      def coil_working
+        [
+          line(:crowded_run, "Along the inside edge", "", text(form.crowded_run)),
+          line(:fitting, "Coils that fit it", "#{bare(form.crowded_run)} ÷ #{bare(lying)}, rounded down", fitting.to_s),
+          line(:round, "Once round the band, and the cord’s own thickness",
+            "#{bare(form.girth)} + π × #{bare(diameter)}", text(round)),
+          line(:length_per_turn, "One coil, moving on #{text(pitch)}", turn_sum, text(length_per_turn)),
+          line(:coils, "Cord in the coils", "#{turns} × #{bare(length_per_turn)}", long_text(coils)),
+          line(:ends, "Both ends tucked", "2 × #{bare(1)}", text(ENDS)),
+          line(:gap_wide, "Gap at the outside edge", "#{bare(form.wide_run)} ÷ #{turns} − #{bare(lying)}", text(gap_wide))
+        ]
+      end
+
+      def turn_sum = measured_turn ? "by your test piece" : "√(#{bare(round)}² + #{bare(pitch)}²)"
+
+      def coil_findings = [*(test_piece_finding if test_piece), *same_thickness, *bends_frame]
+
+      def same_thickness
+        return unless material.on_hand.size + material.offers.size > 1
+        finding(:note, "same_thickness",
+          "Check that all packages say the same thickness: two cords of one name can differ.")
+      end
+
+      def bends_frame
+        return unless form.base == :wire
+        finding(:note, "bends_frame", "Pulling hard bends a light frame: lay the coils, do not haul them.")
+      end
+
+      def starting = "Start at the back#{" on a crossbar" if form.base == :wire}, the frayed end hidden."
+    end
+  end
+end

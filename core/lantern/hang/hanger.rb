@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Hang
+    # What it hangs by: out of sight, fitted before the covering or after it, and never forgotten.
+    class Hanger < Hanging
+      hanging :hanger, title: "Hanger", takes: %i[rope ribbon tie fabric mesh wire],
+        summary: "What it hangs by, out of sight."
+      counts :pieces, :hangers
+      hands(*Hangers::KINDS.values.map(&:move).uniq)
+      laid :loop
+
+      spread 0.0
+
+      option :kind, :choice, label: "Kind of hanger", choices: Hangers::KINDS.transform_values(&:title),
+        default_says: "what suits the material"
+      option :length, :length, most: 240, label: "Length", default_says: "what is usual for the kind"
+      option :fitted, :choice, default: :first, label: "Fitted",
+        choices: {first: "Before the covering", last: "At the end"},
+        help: "Before, it is hidden by the covering; at the end, it can be put where the wreath hangs straight."
+      option :at, :number, fine: true, default: 12.0, most: 12.0, label: "At, by the clock"
+
+      figure :pieces, :count, "Hangers"
+      figure :length, :length, "Length", from: :length_cut
+
+      # A ribbon loop that is only glued carries no more than this (from memory), in grams.
+      GLUED = 400
+      # Cut from cloth, it is so wide (from memory).
+      STRIP = Rational(3, 2)
+
+      def check
+        super
+        return if hanger.takes.include?(material.kind)
+        takes = Measure::Words.list(hanger.takes, last: "or")
+        refuse("kind", "#{hanger.title} takes #{takes}; #{material.name} is #{material.kind}.")
+      end
+
+      def hangs? = true
+
+      def kind = super || Hangers::KINDS.find { |_, each| each.takes.include?(material.kind) }.first
+
+      def hanger = Hangers::KINDS.fetch(kind)
+
+      def length = super || hanger.length
+
+      def cut = up_to_mark(length)
+
+      def pieces = 1
+
+      def length_cut = material.counted? ? 0.0 : cut.to_f
+
+      def needs
+        return [Place::Need.items(material: material.id, what: :hangers, count: 1)] if material.counted?
+        [pieces_of(:hangers, material: material.id, length: cut, count: 1, width: (STRIP if material.sheets?))]
+      end
+
+      def working = [line(:length, hanger.title, said?(:length) ? "as you said" : "as is usual", text(length))]
+
+      def findings
+        heavy = weight_on_it
+        return [] unless kind == :ribbon_loop && heavy > GLUED
+        cord = {"kind" => "larks_head"} if Hangers::KINDS[:larks_head].takes.include?(material.kind)
+        [finding(:warn, "heavy_for_glue", "What is fixed on weighs #{heavy.round} g: a loop that is only glued may " \
+          "come off. A cord or a chenille stem round the form holds.", try: cord)]
+      end
+
+      def steps
+        [step("hang", "Fit the hanger", "#{hanger.says} At #{Form::Clock.text(at)}, at the back.", minutes: 3,
+          move: hanger.move, lays: :hangers, look: "Hold it up by the hanger: does it hang straight?")]
+      end
+
+      # Only a ribbon loop is glued.
+      def glue = (kind == :ribbon_loop) ? 4.0 : 0.0
+
+      def lies
+        along = Form::Clock.along(form, at)
+        reach = [length.to_f / 4, form.face].min
+        points = [0.0, form.half_face + reach].map { form.path.beside(along, _1) }
+        [Place::Lie::Loop.new(layer: id, unit: :hangers, materials: [material], width: [length.to_f / 12, 0.3].max, reach:,
+          front: [], back: [{points:}])]
+      end
+
+      # In grams, of everything the plan fixes on.
+      def weight_on_it = @plan.layers.sum { _1.kind.weight_of(_1.options) }
+    end
+  end
+end

@@ -1,0 +1,184 @@
+# frozen_string_literal: true
+
+module Lantern
+  # What every layer of a plan shares: a covering, a trim and a hanging are kinds of it. A layer is a file that
+  # opens by saying what it is, which options and figures it has, and then answers a few questions:
+  #
+  #   class Garland < Covering
+  #     covering :garland, title: "Garland", takes: %i[ribbon], summary: "Strands hung round the form."
+  #     spread 0.06
+  #     hands :wrap
+  #
+  #     option :strands, :count, default: 3, label: "Strands"
+  #     figure :length, :length, "Ribbon in all"
+  #
+  #     def length = strands * form.run
+  #
+  #     def needs = [Place::Need.run(what: "strands", material: material.id, length:)]
+  #   end
+  #
+  # Lengths are inches. Options that were left out answer their default; one whose default is worked out is a
+  # method that falls back, as in `def lap = super || Rational(1, 4)`.
+  #
+  # @abstract a subclass answers at least `needs`
+  class Layer
+    # More of anything than this cannot be drawn or made.
+    MOST = 4000
+
+    extend Declaring
+
+    attr_reader :form, :said
+
+    # @param plan [Plan::Document]
+    # @param said [Plan::LayerSaid] what the plan says of it
+    # @param form [Form::Band] with the layers below it on
+    def initialize(plan:, said:, form:)
+      @plan = plan
+      @said = said
+      @form = form
+    end
+
+    def id = said.id
+
+    # @return [Array<Plan::Material>] its main materials, in order; colours that rotate are several
+    def materials = @materials ||= [said.material, *said.materials].compact.uniq.map { @plan.material(_1) }
+
+    # @return [Array<Plan::Material>] those that an option names: a ribbon laid in, the cord of a recipe
+    def others = []
+
+    # The main material.
+    def material = materials.first
+
+    # Raises for what cannot be made at all.
+    # @raise [Plan::Refused]
+    def check
+      takes = Measure::Words.list(self.class.takes, last: "or")
+      refuse("material", "This layer needs a material: #{takes}.") unless material
+      materials.reject { self.class.takes.include?(_1.kind) }.each do |wrong|
+        refuse("material", "#{wrong.name} is #{wrong.kind}; #{self.class.title.downcase} takes #{takes}.")
+      end
+    end
+
+    # Works out what is needed, once; whoever asks afterwards gets the same.
+    def settle = @required = learned.reduce(needs) { |asked, allowance| allowance.on(asked) }.freeze
+
+    # @return [Array<Measure::Learned>] the allowances that the plan has taken up for it
+    def learned
+      name = self.class.method_name.to_s
+      @plan.learned.select { |each| each.method == name && materials.any? { _1.id == each.material } }
+    end
+
+    # @return [Array<Place::Need>] what {#needs} said when the layer was worked
+    def required = @required || settle
+
+    # @return [Hash{Symbol=>Numeric}] its numbers, by the figures it declares
+    def figures = self.class.figures.to_h { [_1.key, public_send(_1.from)] }.compact
+
+    # @return [Array<Place::Need>] what is to be cut, for one wreath
+    # @raise [NotImplementedError] a layer that does not say what it needs is none
+    def needs = raise(NotImplementedError, "#{self.class.name} does not say what it needs.")
+
+    # @return [Array<Place::Working>] the sum, line by line
+    def working = []
+
+    # @return [Array<Plan::Finding>]
+    def findings = []
+
+    # @return [Array<Place::Step>] for the bench, in order
+    def steps = []
+
+    # @return [Float] time at the bench: that of its steps
+    def minutes = steps.sum(&:minutes)
+
+    # @return [Float] inches of glue, bead by bead (from memory: a tack is half an inch)
+    def glue = 0.0
+
+    # @return [Float] chenille stems, in whole stems
+    def stems = 0.0
+
+    # @return [Integer] cable ties that no material of the plan is said for
+    def ties_used = 0
+
+    # @return [Array<Place::Lie>] where the strips lie
+    def lies = []
+
+    # @return [Array<Place::Gap>] where the form still shows
+    def gaps = []
+
+    # @return [Array<Place::Template>] what of it can be printed at its true size
+    def templates = []
+
+    # When it is fitted: `:first`, before the form is covered, `:last`, after everything else, or in the order
+    # of its stage.
+    # @return [Symbol, nil]
+    def fitted = nil
+
+    # Whether the wreath hangs by it.
+    def hangs? = false
+
+    # How much thicker the band is with this on it, on every side; the next layer goes round that.
+    # @return [Float] inches
+    def thickness = 0.0
+
+    private
+
+    # Whether the plan says this option itself.
+    def said?(option) = !@said.options[option].nil?
+
+    # Refuses a value of this layer, by the name of its option.
+    def refuse(key, says) = raise(Plan::Refused.at("#{said.at}.#{key}", says))
+
+    def refuse_crowd(count, key, what)
+      refuse(key, "That comes to #{count} #{what}; more than #{MOST} cannot be planned.") if count > MOST
+    end
+
+    def text(inches) = Measure::Length.text(inches, units: @plan.units)
+
+    def bare(inches) = Measure::Length.text(inches, units: @plan.units, unit: false)
+
+    def long_text(inches) = Measure::Length.long_text(inches, units: @plan.units)
+
+    def square_text(square_inches)
+      "#{Measure::Length.square_in_units(square_inches, @plan.units).round} sq #{@plan.units}"
+    end
+
+    def up_to_mark(inches) = Measure::Length.up_to_mark(inches, @plan.smallest_mark)
+
+    # The one material that goes by this id, of these kinds.
+    def other(id, kinds, key)
+      found = @plan.material(id)
+      return found if found.nil? || kinds.include?(found.kind)
+      refuse(key, "#{found.name} is #{found.kind}; this takes #{Measure::Words.list(kinds, last: "or")}.")
+    end
+
+    # The fewest strips of a length that reach a total when each join laps by so much.
+    def strips_for(total, length, join) = ((total - join) / (length - join) - 1e-9).ceil.clamp(1, nil)
+
+    # The longer side of the largest sheet on hand or on offer; a yard when nothing is said.
+    def longest_sheet
+      sides = (material.on_hand + material.offers).map { [_1[:width], _1[:length]].max }
+      sides.empty? ? Rational(36) : sides.max - 2 * (material.lost_edge || 0)
+    end
+
+    def in_hundred(share) = Measure::Words.in_hundred(share)
+
+    # A step of this layer: the hand's usual move unless another of its moves is named.
+    # @raise [Registry::Unknown] for a move that it did not declare
+    def step(suffix, title, says, move: nil, **rest)
+      hands = self.class.hands
+      move = move ? hands.find { _1.key == move.to_sym } || undeclared(move) : hands.first
+      Place::Step.new(id: "#{id}.#{suffix}", layer: id, title:, says:, move:, **rest)
+    end
+
+    def undeclared(move) = raise(Registry::Unknown, "#{self.class.title} does not declare the move “#{move}”.")
+
+    def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)
+
+    def finding(level, code, says, **rest) = Plan::Finding.new(level:, code:, says:, **rest)
+
+    # Needs of this layer, spread as it is.
+    def run(**rest) = Place::Need.run(spread: self.class.spread, **rest)
+
+    def pieces_of(what, **rest) = Place::Need.pieces(what:, spread: self.class.spread, **rest)
+  end
+end

@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+module Lantern
+  class Layer
+    # The lines that a layer opens with: what it is, what it takes, which options and figures it has. Every one
+    # of them raises while the file is loaded when it names something that nobody declared.
+    module Declaring
+      FIELDS = {
+        length: Plan::Field::Length, count: Plan::Field::Count, number: Plan::Field::Number,
+        choice: Plan::Field::Choice, switch: Plan::Field::Switch, list: Plan::Field::List,
+        record: Plan::Field::Record, reference: Plan::Field::Reference, area: Plan::Field::Area,
+        stack: Plan::Field::Stack, weight: Plan::Field::Weight
+      }.freeze
+
+      # @return [Symbol] its name in plans
+      attr_reader :method_name
+
+      attr_reader :title, :summary, :takes, :several
+
+      # Names the layer, and makes it known to plans, the API and the screens.
+      # @param takes [Array<Symbol>] the kinds of material it can be made of
+      # @param several [Boolean] whether colours or patterns rotate, so that it takes more than one
+      # @raise [Registry::Taken, Registry::Unknown]
+      def known_as(name, title:, takes:, summary: nil, several: false)
+        takes.each { Plan::Kind.fetch(_1) }
+        @method_name, @title, @summary, @takes, @several = name, title, summary, takes, several
+        Plan::Methods.know(name, self)
+      end
+
+      # Says where in the work it belongs, or answers that.
+      # @return [Stage]
+      def stage(key = nil)
+        @stage = Stage.fetch(key) if key
+        @stage || inherited_from(:stage)
+      end
+
+      # Declares an option, and a method of that name that answers it.
+      # @param kind [Symbol] one of {FIELDS}
+      def option(name, kind, **rest)
+        own_options << FIELDS.fetch(kind).new(name, **rest)
+        include(Module.new { define_method(name) { @said.options[name] } })
+      end
+
+      # @return [Array<Plan::Field>] those of the layer it is a variant of, and its own
+      def options = (inherited_from(:options) || []) + own_options
+
+      # Declares a figure where it is made.
+      #
+      #   figure :gap_wide, :length, "Gap at the wide edge"
+      #
+      # @param kind [Symbol] one of {Place::Figure::KINDS}
+      # @param from [Symbol] the method that answers it; one that answers nil has no such figure
+      def figure(key, kind, label, from: key)
+        own_figures << Place::Figure.declare(key, kind, label, from:)
+      end
+
+      # @return [Array<Place::Figure>] its own, and those of the layer it is a variant of that it does not
+      #   declare anew
+      def figures
+        (inherited_from(:figures) || []).reject { |each| own_figures.any? { _1.key == each.key } } + own_figures
+      end
+
+      # Declares which figure the tape counts, and what it counts.
+      #
+      #   counts :passes, :passes
+      #
+      # @return [(Symbol, Place::Unit)]
+      def counts(figure = nil, unit = nil)
+        @counts = [figure, Place::Unit.fetch(unit)] if figure
+        @counts || inherited_from(:counts) || [:pieces, Place::Unit.fetch(:pieces_to_cut)]
+      end
+
+      # Declares the hand's moves, the usual one first.
+      # @return [Array<Place::Move>]
+      def hands(*moves)
+        @hands = moves.map { Place::Move.fetch(_1) } if moves.any?
+        @hands || inherited_from(:hands) || []
+      end
+
+      # Declares the kinds of lie that its pieces lie in.
+      # @return [Array<Class>]
+      def laid(*kinds)
+        @laid = kinds.map { Place::Lie::KINDS.fetch(_1) } if kinds.any?
+        @laid || inherited_from(:laid) || []
+      end
+
+      # Declares that strips may be cut from cloth, of a width of their own and along, across or askew.
+      def strips_from_cloth(default_says:, most: 60)
+        option :strip_width, :length, fine: true, most:, label: "Strip width", default_says: default_says
+        option :grain, :choice, fine: true, default: :any, label: "Cut from cloth",
+          choices: {any: "Either way", along: "Along", across: "Across", bias: "On the bias"},
+          help: "Strips on the bias give round a curve and fray less; they are joined from one long strip."
+      end
+
+      # Declares that an option can be worked backwards.
+      # @see Vary
+      def vary(option, takes:, says:, unit: nil, most: nil)
+        own_varies << Vary.new(option:, takes:, says:, unit:, most:)
+      end
+
+      # @return [Array<Vary>]
+      def varies = (inherited_from(:varies) || []) + own_varies
+
+      # How far real makes spread about the sum, as a share of it.
+      def spread(share = nil)
+        @spread = share if share
+        @spread || inherited_from(:spread) || Place::Need::FIRST_SPREAD
+      end
+
+      # What the layer a plan says weighs, in grams, all of it; a layer that hangs asks for it.
+      # @param options [Hash] as read
+      def weight_of(_options) = 0.0
+
+      # @return [Hash] for the API; the screens draw their controls from it
+      def declare
+        {
+          "method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s),
+          "several" => several, "stage" => stage.key.to_s, "options" => options.map(&:declare),
+          "figures" => figures.map(&:declare)
+        }.compact
+      end
+
+      private
+
+      def inherited_from(name) = superclass.respond_to?(name) ? superclass.public_send(name) : nil
+
+      def own_options = @own_options ||= []
+
+      def own_figures = @own_figures ||= []
+
+      def own_varies = @own_varies ||= []
+    end
+  end
+end

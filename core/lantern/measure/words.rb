@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Measure
+    # How numbers and lists are said in a sentence.
+    module Words
+      module_function
+
+      # A number with its word: "1 strip", "3 strips".
+      # @param many [String] the plural, where it is not the word with an s
+      def count(number, one, many = "#{one}s") = "#{number} #{(number == 1) ? one : many}"
+
+      # @return [String] "a", "a and b", "a, b and c"
+      def list(words, last: "and")
+        *others, final = words
+        others.empty? ? final.to_s : "#{others.join(", ")} #{last} #{final}"
+      end
+
+      # The first letter large, everything else as it is: names keep the capitals their owners gave them.
+      def sentence(text) = text.sub(/\A./, &:upcase)
+
+      # A share as makers say it: 8 in 100.
+      def in_hundred(share) = "#{short((share * 100).round(1))} in 100"
+
+      # A number without a nought that says nothing.
+      def short(number) = number.to_s.delete_suffix(".0")
+    end
+  end
+end

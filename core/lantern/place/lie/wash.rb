@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Place
+    class Lie
+      # A colour on the form itself: it hides nothing that was to be covered.
+      class Wash < Lie
+        lie :wash
+
+        def patches(_points) = []
+      end
+    end
+  end
+end

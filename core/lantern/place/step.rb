@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Place
+    # One step at the bench. `count` things of `unit` are counted off, where there is something to count;
+    # `pattern` is how the count goes in rounds, as in `[["over", 4], ["under", 2]]`, and `rounds` what a round
+    # is called. `move` is the hand's move, `look` what to look at before going on, `layer` what it is a step
+    # of, `lays` which lies of that layer are there when it is done, and `changes` after how many the next
+    # length begins.
+    Step = Value.define(:id, :title, :says, :count, :unit, :minutes, :move, :look, :pattern, :rounds, :layer, :lays,
+      :changes, :cautions)
+
+    class Step
+      # @param unit [Symbol, nil] one of {Unit}; what it counts is what it lays, unless `lays` says otherwise
+      # @param move [Symbol] one of {Move}
+      # @raise [Registry::Unknown]
+      def initialize(id:, title:, says:, move:, minutes: 1, unit: nil, lays: nil, **rest)
+        unit &&= Unit.fetch(unit) unless unit.is_a?(Unit)
+        move = Move.fetch(move) unless move.is_a?(Move)
+        given = self.class.members.to_h { [_1, nil] }.merge(cautions: move.cautions)
+        super(**given, **rest, id:, title:, says:, minutes:, unit:, move:, lays: lays || unit&.key)
+      end
+
+      # @return [Hash] ready for JSON
+      def to_h
+        {
+          "id" => id, "title" => title, "says" => says, "count" => count, "unit" => unit&.many,
+          "unit_one" => unit&.one, "minutes" => minutes.round(1), "move" => move.key.to_s, "move_says" => move.says,
+          "look" => look || move.look, "cautions" => cautions.map(&:says),
+          "pattern" => pattern&.map { |says, number| {"says" => says, "count" => number} },
+          "rounds" => rounds, "layer" => layer, "lays" => lays&.to_s, "changes" => changes
+        }.compact
+      end
+    end
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Place
+    # What is counted: at the bench, on the drawing, on the tape. Everything that counts names one of these
+    # by its key, and what is drawn finds what is counted by it.
+    #
+    #   Unit.fetch(:coils).says(1)   # => "1 coil"
+    Unit = Value.define(:key, :one, :many)
+
+    class Unit
+      ALL = Registry.new("unit")
+
+      class << self
+        # @return [Unit]
+        # @raise [Registry::Taken]
+        def know(key, one, many = "#{one}s") = ALL.know(key, new(key:, one:, many:))
+
+        # @raise [Registry::Unknown]
+        def fetch(key) = ALL.fetch(key)
+      end
+
+      # @return [String] the number with its word
+      def says(number) = Measure::Words.count(number, one, many)
+
+      # @return [String] the word alone
+      def word(number) = (number == 1) ? one : many
+
+      know :backs, "back"
+      know :blooms, "bloom"
+      know :bow_loops, "loop in the bow", "loops in the bow"
+      know :bow_ribbons, "bow ribbon", "bow ribbons"
+      know :bow_strips, "bow strip"
+      know :bow_ties, "tie for the bow", "ties for the bow"
+      know :bow_wires, "wire for the bow", "wires for the bow"
+      know :coats, "coat"
+      know :coils, "coil"
+      know :cones, "cone"
+      know :fillers, "filler"
+      know :glue_sticks, "glue stick"
+      know :grids, "grid"
+      know :hangers, "hanger"
+      know :inlaid, "stretch of ribbon", "stretches of ribbon"
+      know :lights, "string of lights", "strings of lights"
+      know :loops, "loop"
+      know :middle_bands, "middle band"
+      know :packs, "pack"
+      know :panels, "panel"
+      know :passes, "pass", "passes"
+      know :picks, "pick"
+      know :pieces, "piece"
+      know :pieces_to_cut, "piece to cut", "pieces to cut"
+      know :pieces_to_make, "piece to make", "pieces to make"
+      know :pinches, "pinch", "pinches"
+      know :ribs, "rib"
+      know :rings, "ring"
+      know :rounds, "round"
+      know :rows, "row"
+      know :signs, "sign"
+      know :squares_to_cut, "square to cut", "squares to cut"
+      know :strips, "strip"
+      know :strips_to_cut, "strip to cut", "strips to cut"
+      know :tails, "tail"
+      know :tendrils, "tendril"
+      know :things, "thing to fix on", "things to fix on"
+      know :ties, "tie"
+      know :turns, "turn"
+      know :woven, "stretch of rope", "stretches of rope"
+    end
+  end
+end

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    # The lie of a bow on the front of a form: tails under loops under the pinch in the middle, upright
+    # whatever hour it sits at.
+    class TiedBow
+      # How far a tail leans in where it leaves the pinch, against its width (from memory).
+      NECK = 0.4
+      # A dovetail is cut in as deep as nine tenths of half the width (from memory).
+      DOVETAIL = 0.9
+
+      # @param form [Form::Band]
+      # @param at [Float] the hour
+      # @param bow [Bows::Kind]
+      # @param width [Float] of the ribbon
+      def initialize(form, id:, materials:, at:, bow:, width:)
+        @form, @id, @materials, @bow, @width = form, id, materials, bow, width
+        @centre = Form::Clock.point(form, at)
+      end
+
+      # @return [Array<Place::Lie>]
+      def lies
+        tails = coloured(@bow.tails) { |angle, length| tail(angle, length) }
+        loops = coloured(@bow.loops.sort_by { -_2 }) { |angle, length| [@centre, out(angle, length)] }
+        [
+          *(lie(Place::Lie::Panel, :tails, tails) if tails.any?),
+          lie(Place::Lie::Loop, :bow_loops, loops),
+          lie(Place::Lie::Panel, :pinches, [{points: square(@width * 0.32), colour: 0}])
+        ]
+      end
+
+      private
+
+      def lie(kind, unit, front)
+        kind.new(layer: @id, unit:, materials: @materials, width: @width, reach:, front:)
+      end
+
+      # Each in the colour of the next ribbon in turn.
+      def coloured(ends)
+        ends.each_with_index.map { |(angle, length), i| {points: yield(angle, length), colour: i % @materials.size} }
+      end
+
+      # A tail with a dovetail cut in its end.
+      def tail(angle, length)
+        half = @width / 2
+        corners = [
+          [0.0, -half * NECK], [length, -half], [length - half * DOVETAIL, 0.0], [length, half], [0.0, half * NECK]
+        ]
+        corners.map { |along, across| turned(angle, along, across) }
+      end
+
+      def square(half)
+        [[-half, -half], [half, -half], [half, half], [-half, half]].map { |x, y| turned(0.0, x, y) }
+      end
+
+      def out(angle, length) = turned(angle, length, 0.0)
+
+      def turned(angle, along, across)
+        cos, sin = Math.cos(angle), Math.sin(angle)
+        [@centre[0] + along * cos - across * sin, @centre[1] + along * sin + across * cos]
+      end
+
+      # How far it sticks out past the form's outer edge.
+      def reach = @reach ||= [*@bow.loops, *@bow.tails].map { |angle, length| beyond(*out(angle, length)) }.max || 0
+
+      def beyond(x, y)
+        left, top, right, bottom = @form.silhouette.box
+        [left - x, x - right, top - y, y - bottom, 0.0].max
+      end
+    end
+  end
+end

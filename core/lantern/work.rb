@@ -1,0 +1,135 @@
+# frozen_string_literal: true
+
+module Lantern
+  # A plan, and everything that is worked out from it, each part when it is first asked for. Whoever needs a part
+  # asks here; nobody else composes the way from a plan to an answer.
+  #
+  #   work = Lantern::Work.read(JSON.parse(text))
+  #   work.form.run        # its form is measured,
+  #   work.layers          # each layer worked,
+  #   work.stock           # what it needs cut from stock,
+  #   work.course.steps    # written down as steps,
+  #   work.bill.to_buy     # costed,
+  #   work.drawing         # drawn,
+  #   work.to_h            # and answered
+  class Work
+    class << self
+      # @param document [Hash] a plan document as JSON gives it
+      # @return [Work]
+      # @raise [Plan::Refused] with every problem found in the plan
+      def read(document) = new(Plan::Document.read(document))
+
+      # What wreaths ask of each of some materials, all of them together. The one place where needs are gathered.
+      # @param works [Array<Work>]
+      # @param materials [Array<Plan::Material>]
+      # @param sureness [Float]
+      # @yieldparam need [Place::Need] as a wreath asks it, to be marked as its own
+      # @yieldparam work [Work] the wreath
+      # @return [Hash{String=>Cut::Demand}] by the materials' ids
+      def demand(works, materials, sureness:)
+        asked = works.flat_map do |work|
+          work.asked.map { |each| block_given? ? each.with(need: yield(each.need, work)) : each }
+        end
+        by_material = asked.group_by { _1.need.material }
+        materials.to_h { |each| [each.id, Cut::Demand.gather(by_material.fetch(each.id, []), sureness:)] }
+      end
+    end
+
+    attr_reader :plan
+
+    # @param plan [Plan::Document]
+    # @param share [Rational] how much of every need is asked for; less than all of it to see how far stock goes
+    def initialize(plan, share: 1r)
+      @plan = plan
+      @share = share
+    end
+
+    # The same plan with some of it changed.
+    # @return [Work]
+    def with(**changes) = Work.new(@plan.with(**changes), share: @share)
+
+    # The same plan with some options of one layer changed.
+    # @param index [Integer] which layer
+    # @return [Work]
+    def with_options(index, changes)
+      layers = @plan.layers.dup
+      layers[index] = layers[index].with(options: layers[index].options.merge(changes))
+      with(layers:)
+    end
+
+    # The same plan, of whose needs only a share is asked for.
+    # @return [Work]
+    def sharing(part) = Work.new(@plan, share: part)
+
+    # @return [Form::Band]
+    def form = @plan.form.band
+
+    # @return [Array<Layer>] in the plan's order, each ready to be asked
+    # @raise [Plan::Refused] with the problems of all layers
+    def layers = @layers ||= worked_layers
+
+    # What one wreath and then another asks for, layer by layer, and what its steps use up.
+    # @return [Array<Cut::Demand::Asked>]
+    def asked
+      @asked ||= begin
+        needs = layers.flat_map { |layer| layer.required.map { [layer.id, _1] } } + supplies.needs.map { ["bench", _1] }
+        needs = needs.map { |id, need| [id, need.share(@share)] } unless @share == 1
+        needs.reject { _2.total.zero? }
+          .map { |layer, need| Cut::Demand::Asked.new(layer:, need:, times: @plan.quantity) }
+      end
+    end
+
+    # @return [Bench::Supplies]
+    def supplies = @supplies ||= Bench::Supplies.new(@plan, layers)
+
+    # @return [Array<Cut::Cutting>] one for each material of the plan, in its order
+    def stock
+      @stock ||= begin
+        demand = Work.demand([self], @plan.materials, sureness: @plan.sureness)
+        @plan.materials.map { |material| Cut.cut(material, demand.fetch(material.id)) }
+      end
+    end
+
+    # Whether what is on hand and on offer holds everything.
+    def enough? = stock.none? { _1.short.positive? }
+
+    # @return [Bench::Course] the steps at the bench
+    def course = @course ||= Bench::Course.new(plan: @plan, form:, layers:, stock:, supplies:)
+
+    # @return [Cost::Bill]
+    def bill = @bill ||= Cost::Bill.of(@plan, stock, minutes: course.minutes)
+
+    # @return [BigDecimal] what has to be paid for whole packages, before tax
+    def to_buy = Cost::Bill.of(@plan, stock).to_buy
+
+    # @return [Hash] where everything lies, to scale, in the plan's units
+    def drawing = @drawing ||= Draw.work(@plan, form, layers)
+
+    # @return [Draw::Bare] how much of the form still shows, and where
+    def bare = Draw::Bare.new(form, layers.flat_map(&:lies))
+
+    # @return [Array<Place::Template>] what can be printed at its true size
+    def templates = Draw::Templates.new(form, layers).to_a
+
+    # @return [Array<Cut::Move>] what cutting it does to the stash
+    def moves = stock.reject { _1.demand.none? }.flat_map { Cut::Move.of(_1, @plan.smallest_remnant) }
+
+    private
+
+    # Each layer is worked on the form as the layers below it leave it.
+    def worked_layers
+      problems = []
+      grown = form
+      layers = @plan.layers.filter_map do |said|
+        layer = said.kind.new(plan: @plan, said:, form: grown).tap(&:check).tap(&:settle)
+        grown = grown.grown(layer.thickness) if layer.thickness.positive?
+        layer
+      rescue Plan::Refused => refused
+        problems.concat(refused.problems)
+        nil
+      end
+      raise Plan::Refused.new(problems) if problems.any?
+      layers
+    end
+  end
+end
