@@ -73,7 +73,7 @@ RSpec.describe "Occasions", :api, :store do
   end
 
   it "is one occasion of the whole street: buy list, cut sheet, money and days, on screen and on paper, in time for one breath" do
-    Server::Demo.load(RealStore.store)
+    RealStore.load_demo
     id = ask(:get, "/occasions")["occasions"][0]["id"]
     started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     worked = ask(:get, "/occasions/#{id}/worked")
@@ -107,7 +107,7 @@ end
 
 RSpec.describe "Everything as one file", :api, :store do
   it "restores to the same" do
-    Server::Demo.load(RealStore.store)
+    RealStore.load_demo
     rope = ask(:get, "/materials")["materials"].find { _1["material"]["id"] == "rope" }
     ask(:post, "/materials/#{rope["id"]}/ledger", {kind: "bought", piece: "10 ft", change: 2, units: "in"})
     ask(:post, "/actions/#{ask(:get, "/materials/#{rope["id"]}/ledger")["entries"][0]["action"]}/undo", {})

@@ -17,7 +17,7 @@ RSpec.describe "The bench on the screen", :browser, :store do
 
   def shown = find("[data-count]").text.to_i
 
-  def arrived = expect(page).to(have_css("[data-kept]", text: "on the server"))
+  def arrived = expect(page).to(have_css("[data-kept]", text: "Saved"))
 
   it "takes an empty plan to a page of the notebook, by keyboard alone" do
     visit "/"
@@ -45,10 +45,10 @@ RSpec.describe "The bench on the screen", :browser, :store do
     choose_with_keys(/\ABench/)
     expect(page).to have_css("h2", text: "Prepare the form")
     press(:enter)
-    expect(page).to have_css("h2", text: "Fit the hanger")
-    press(:enter)
     expect(page).to have_css("h2", text: "Cut the pieces")
     press(:right)
+    expect(page).to have_css("h2", text: "Fit the hanger")
+    press(:enter)
     expect(page).to have_css("h2", text: "Coil the cord")
     total = find("[role=status]")["aria-label"][/of (\d+)/, 1].to_i
     total.times { press(:space) }
@@ -117,7 +117,7 @@ RSpec.describe "The bench on the screen", :browser, :store do
 
   it "says where it stands in the rounds of a pattern" do
     at_the_bench("ribbon laid in")
-    find("nav[aria-label=Steps] button", text: "Lay the ribbon in").click
+    find("nav[aria-label=Steps] button", text: "Coil the cord, the ribbon laid in").click
     expect(page).to have_text("next: over 1 of 4, repeat 1")
     5.times { press(:space) }
     expect(page).to have_text("next: under 2 of 2, repeat 1")
@@ -136,7 +136,7 @@ RSpec.describe "The bench on the screen", :browser, :store do
     page.driver.browser.network.offline_mode
     3.times { press(:space) }
     expect(page).to have_css("[data-count]", text: /\A5\z/)
-    expect(page).to have_css("[data-kept]", text: "the server is away: kept on this table")
+    expect(page).to have_css("[data-kept]", text: "Kept on this table: the server is away")
     expect(RealStore.store.bench.state(id)["counts"]["base.coil"]).to eq 2
     page.driver.browser.network.emulate_network_conditions(offline: false)
     arrived
@@ -154,62 +154,5 @@ RSpec.describe "The bench on the screen", :browser, :store do
     expect(page).to have_css("[data-count]", text: /\A6\z/)
     arrived
     expect(RealStore.store.bench.state(id)["counts"]["base.coil"]).to eq 6
-  end
-end
-
-RSpec.describe "A server that dies at the bench", :browser do
-  let(:var) { Dir.mktmpdir("lantern-bench") }
-
-  def start(port)
-    reader, writer = IO.pipe
-    pid = Process.spawn({"VAR" => var, "PORT" => port.to_s}, RbConfig.ruby, "server/launch.rb", out: writer, err: File::NULL)
-    writer.close
-    said = +""
-    Timeout.timeout(90) { said << reader.readline until said.include?("Crisp Lantern is at") }
-    [pid, said[%r{http://[\d.]+:\d+}]]
-  end
-
-  def kill(pid, signal)
-    Process.kill(signal, pid)
-    Process.wait(pid)
-  end
-
-  after do
-    Capybara.app_host = nil
-    Server::MariaDB.new(File.join(var, "mariadb")).stop
-    FileUtils.rm_rf(var)
-  end
-
-  it "has the right count at every step, killed and started again" do
-    port = TCPServer.open("127.0.0.1", 0) { _1.addr[1] }
-    pid, address = start(port)
-    Capybara.app_host = address
-    Capybara.run_server = false
-    visit "/"
-    first("h2 a", text: "Door 7, rope ring").click
-    id = page.current_path[%r{/wreaths/(\d+)}, 1]
-    visit "/wreaths/#{id}/bench"
-    {"Cut the pieces" => 2, "Coil the cord" => 3, "Push in the fillers" => 4}.each do |title, count|
-      find("nav[aria-label=Steps] button", text: title).click
-      expect(page).to have_css("h2", text: title)
-      press(:space)
-      expect(page).to have_css("[data-count]", text: /\A1\z/)
-      kill(pid, "KILL")
-      (count - 1).times { press(:space) }
-      expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
-      expect(page).to have_css("[data-kept]", text: "the server is away")
-      pid, again = start(port)
-      expect(again).to eq address
-      expect(page).to have_css("[data-kept]", text: "on the server", wait: 20)
-      expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
-      page.refresh
-      expect(page).to have_css("h2", text: title)
-      expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
-    end
-    kept = JSON.parse(Net::HTTP.get(URI("#{address}/api/wreaths/#{id}/bench")))
-    expect(kept["counts"]).to eq("cut" => 2, "base.coil" => 3, "base.fill" => 4)
-    kill(pid, "TERM")
-  ensure
-    Capybara.run_server = true
   end
 end

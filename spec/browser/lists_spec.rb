@@ -80,18 +80,26 @@ RSpec.describe "The lists", :browser, :store do
     open_wreath("rope ring", "form")
     Server::App.set :store, nil
     fill_in "Outside, across", with: "17"
-    expect(page).to have_css("[role=status]", text: "not saved yet, trying again")
+    expect(page).to have_css("[role=status]", text: "Not saved yet: the server is away, trying again")
     expect(page).to have_field("Outside, across", with: "17")
     Server::App.set :store, RealStore.store
     saved
     expect(RealStore.store.wreaths.all.find { _1["name"].include?("rope ring") }["plan"]["form"]["outside"]).to eq 17
   end
 
-  it "has an evening look with contrast enough" do
+  it "has the look the maker chose, here and after a reload, whatever the machine says" do
     load_demo
     visit "/"
-    page.execute_script("document.documentElement.dataset.theme = 'dusk'")
+    paper = -> { page.evaluate_script("getComputedStyle(document.body).backgroundColor") }
+    day = paper.call
+    select "Evening", from: "Look"
+    expect(paper.call).not_to eq day
     expect(page).to have_css("li svg[role=img]", count: 24, visible: :all)
-    expect(page).to be_axe_clean
+    expect(page).to be_axe_clean(["color-contrast"])
+    page.refresh
+    expect(page).to have_select("Look", selected: "Evening")
+    expect(paper.call).not_to eq day
+    select "Day", from: "Look"
+    expect(paper.call).to eq day
   end
 end

@@ -42,7 +42,7 @@ RSpec.describe "Occasions on the screen", :browser, :store do
     fill_in "May cost", with: "30.00"
     fill_in "They hang on", with: Date.new(2031, 5, 1)
     %w[Tuesday Friday].each { |day| check day, allow_label_click: true }
-    expect(page).to have_css("[role=status]", text: "saved")
+    expect(page).to have_css("[role=status]", text: /\ASaved\z/)
     find("label", text: "Wreaths", exact_text: true).click
     check "Door 8, twelve bows"
     check "Door 7, rope ring"

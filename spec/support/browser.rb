@@ -14,7 +14,7 @@ Capybara.enable_aria_label = true
 # Ways around the screens.
 module Driving
   # Everything the stages need, with the demo loaded.
-  def load_demo = Server::Demo.load(RealStore.store)
+  def load_demo = RealStore.load_demo
 
   def open_wreath(name, stage = "cover")
     id = RealStore.store.wreaths.all.find { _1["name"].include?(name) }["id"]
@@ -33,15 +33,20 @@ module Driving
     page.driver.resize(1280, 800)
   end
 
-  def saved = expect(page).to(have_css("[role=status]", text: /\Asaved\z/))
+  def saved = expect(page).to(have_css("[role=status]", text: /\ASaved\z/))
 end
 
-# Clean when axe finds no violation of WCAG or of its own best practices.
-RSpec::Matchers.define :be_axe_clean do
+# Clean when axe finds no violation of WCAG or of its own best practices; or only of the rules that are named.
+RSpec::Matchers.define :be_axe_clean do |rules|
+  axe = File.read(File.expand_path("../../web/node_modules/axe-core/axe.min.js", __dir__))
   match do |page|
     page.driver.wait_for_network_idle
-    page.execute_script(File.read(File.expand_path("../../web/node_modules/axe-core/axe.min.js", __dir__)))
-    @faults = page.evaluate_async_script("axe.run(document).then((found) => arguments[0](found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' | ')}`)))")
+    page.execute_script(axe)
+    @faults = page.evaluate_async_script(<<~JS, rules ? {runOnly: rules} : {})
+      const [options, done] = arguments
+      const node = (n) => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")
+      axe.run(document, options).then((found) => done(found.violations.map((v) => `${v.id}: ${v.nodes.map(node).join(" | ")}`)))
+    JS
     @faults.empty?
   end
   failure_message { "axe found:\n#{@faults.join("\n")}" }

@@ -5,9 +5,12 @@ require_relative "../../server/app"
 require_relative "../../server/demo"
 require_relative "../../server/mariadb"
 
-# The real database, a private one of the specs' own, started once and emptied before each example.
+# The real database, a private one of the specs' own, started once and emptied before each example. Specs that
+# run side by side have one each.
 module RealStore
-  DIRECTORY = File.expand_path("../../var/test/mariadb", __dir__)
+  DIRECTORY = File.expand_path("../../var/test/mariadb#{ENV["TEST_ENV_NUMBER"]}", __dir__)
+  # Whoever points at another goes after it here.
+  TABLES = %i[bench_events makes ticks wreaths occasion_ticks occasions entries actions materials forms settings].freeze
 
   class << self
     def server = @server ||= Server::MariaDB.new(DIRECTORY).start
@@ -27,7 +30,17 @@ module RealStore
 
     def store = @store ||= Server::Store.new(database)
 
-    def empty = %i[bench_events makes ticks wreaths occasion_ticks occasions entries actions materials forms settings].each { |table| (table == :actions) ? database[table].order(Sequel.desc(:id)).delete : database[table].delete }
+    # An undoing points at the action before it, so the last goes first.
+    def empty = TABLES.each { |table| database[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }.delete }
+
+    # The demo as a first start loads it; loaded once, and its rows put back after that.
+    def load_demo
+      return put_back(@demo) if @demo
+      Server::Demo.load(store)
+      @demo = TABLES.to_h { [_1, database[_1].all] }
+    end
+
+    private def put_back(rows) = TABLES.reverse_each { database[_1].multi_insert(rows[_1]) }
 
     def stop
       @database&.disconnect

@@ -7,11 +7,14 @@ import { NotebookScreen } from "./notebook/NotebookScreen"
 import { OccasionScreen } from "./occasions/OccasionScreen"
 import { OccasionsScreen } from "./occasions/OccasionsScreen"
 import { StashScreen } from "./stash/StashScreen"
+import { showTheme } from "./pieces/theme"
 import "./styles.css"
 import { WreathScreen } from "./wreath/WreathScreen"
 import { WreathsScreen } from "./wreaths/WreathsScreen"
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } })
+
+showTheme()
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>

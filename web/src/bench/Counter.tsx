@@ -1,13 +1,25 @@
-import type { Step } from "../api/client"
+import type { Step } from "../keep/client"
 
 /** The one big number of a step, with where it stands in its round. */
 export function Counter({ step, count }: { step: Step; count: number }) {
   const total = step.count ?? 0
   return (
-    <div className="flex flex-wrap items-end gap-x-5" role="status" aria-live="polite" aria-label={`${count} of ${total} ${step.unit ?? ""}`}>
-      <span data-count className="font-display text-[clamp(5rem,16vw,10.5rem)] leading-[0.85] font-extrabold tracking-tight">{count}</span>
+    <div
+      className="flex flex-wrap items-end gap-x-5"
+      role="status"
+      aria-live="polite"
+      aria-label={`${count} of ${total} ${step.unit ?? ""}`}
+    >
+      <span
+        data-count
+        className="font-display text-[clamp(5rem,16vw,10.5rem)] leading-[0.85] font-extrabold tracking-tight"
+      >
+        {count}
+      </span>
       <span className="pb-2">
-        <span className="block font-display text-3xl text-quiet">of {total} {step.unit}</span>
+        <span className="block font-display text-3xl text-quiet">
+          of {total} {step.unit}
+        </span>
         <span className="block text-xl text-quiet">{roundSays(step, count) ?? nextSays(step, count)}</span>
       </span>
     </div>
@@ -21,7 +33,10 @@ export function roundSays(step: Step, count: number): string | undefined {
   const round = pattern.reduce((sum, part) => sum + part.count, 0)
   let within = count % round
   for (const part of pattern) {
-    if (within < part.count) return `next: ${part.says} ${within + 1} of ${part.count}, ${step.rounds ?? "round"} ${Math.floor(count / round) + 1}`
+    if (within < part.count) {
+      const rounds = `${step.rounds ?? "round"} ${Math.floor(count / round) + 1}`
+      return `next: ${part.says} ${within + 1} of ${part.count}, ${rounds}`
+    }
     within -= part.count
   }
   return undefined

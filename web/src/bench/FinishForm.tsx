@@ -1,22 +1,42 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { useNavigate } from "react-router"
-import { answered, api, problemsOf, type Problem, type Wreath } from "../api/client"
+import { answered, api, problemsOf, type Problem, type Wreath } from "../keep/client"
+import { keys } from "../keep/keys"
 import { Prose } from "../pieces/Prose"
 import { shrunk } from "./photo"
 
 /** The end of a make: what was really used, a note, a photo; filled in by the counts, and into the notebook. */
-export function FinishForm({ wreath, waiting, onBack, onDone }: { wreath: Wreath; waiting: number; onBack: () => void; onDone: () => void }) {
+export function FinishForm({
+  wreath,
+  waiting,
+  onBack,
+  onDone,
+}: {
+  wreath: Wreath
+  waiting: number
+  onBack: () => void
+  onDone: () => void
+}) {
   const queries = useQueryClient()
   const navigate = useNavigate()
-  const lines = useQuery({ queryKey: ["finish", wreath.id, waiting], enabled: waiting === 0, gcTime: 0, queryFn: async () => answered(await api.GET("/wreaths/{id}/finish", { params: { path: { id: wreath.id } } })).materials }).data
+  const lines = useQuery({
+    queryKey: keys.finish(wreath.id, waiting),
+    enabled: waiting === 0,
+    gcTime: 0,
+    queryFn: async () =>
+      answered(await api.GET("/wreaths/{id}/finish", { params: { path: { id: wreath.id } } })).materials,
+  }).data
   const [used, setUsed] = useState<Record<string, string>>({})
   const [note, setNote] = useState("")
   const [photo, setPhoto] = useState<string>()
   const [problems, setProblems] = useState<Problem[]>([])
   const save = async () => {
     const all = Object.fromEntries((lines ?? []).map((line) => [line.material, used[line.material] ?? line.used]))
-    const { data, error } = await api.POST("/wreaths/{id}/finish", { params: { path: { id: wreath.id } }, body: { used: all, note, ...(photo ? { photo } : {}) } })
+    const { data, error } = await api.POST("/wreaths/{id}/finish", {
+      params: { path: { id: wreath.id } },
+      body: { used: all, note, ...(photo ? { photo } : {}) },
+    })
     setProblems(data ? [] : problemsOf(error))
     if (!data) return
     onDone()
@@ -26,28 +46,82 @@ export function FinishForm({ wreath, waiting, onBack, onDone }: { wreath: Wreath
   return (
     <main className="mx-auto w-full max-w-2xl flex-1 px-4 pb-6">
       <h2 className="text-3xl">What did it take?</h2>
-      <p className="pb-2 text-lg text-quiet">Filled in from what you counted. Put right what was different: cut again, left over, thrown away.</p>
-      {!lines && <p className="text-quiet" aria-busy="true">{waiting > 0 ? "Waiting until everything counted has reached the server…" : "Adding up…"}</p>}
-      <form onSubmit={(event) => { event.preventDefault(); void save() }}>
+      <p className="pb-2 text-lg text-quiet">
+        Filled in from what you counted. Put right what was different: cut again, left over, thrown away.
+      </p>
+      {!lines && (
+        <p className="text-quiet" aria-busy="true">
+          {waiting > 0 ? "Waiting until everything counted has reached the server…" : "Adding up…"}
+        </p>
+      )}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          void save()
+        }}
+      >
         {lines?.map((line) => {
           const problem = problems.find((each) => each.at === `used.${line.material}`)?.says
           return (
             <div key={line.material} className="row">
-              <label htmlFor={`used-${line.material}`}>{line.name}<span className="block text-sm text-quiet">planned <Prose>{line.planned_says}</Prose></span></label>
-              <input id={`used-${line.material}`} className="field-input !min-h-11" value={used[line.material] ?? line.used} aria-invalid={problem !== undefined} onFocus={(event) => event.target.select()} onChange={(event) => setUsed({ ...used, [line.material]: event.target.value })} />
-              {problem && <p role="alert" className="col-span-2 text-sm font-semibold text-error"><Prose>{problem}</Prose></p>}
+              <label htmlFor={`used-${line.material}`}>
+                {line.name}
+                <span className="block text-sm text-quiet">
+                  planned <Prose>{line.planned_says}</Prose>
+                </span>
+              </label>
+              <input
+                id={`used-${line.material}`}
+                className="field-input min-h-11"
+                value={used[line.material] ?? line.used}
+                aria-invalid={problem !== undefined}
+                onFocus={(event) => event.target.select()}
+                onChange={(event) => setUsed({ ...used, [line.material]: event.target.value })}
+              />
+              {problem && (
+                <p role="alert" className="col-span-2 text-sm font-semibold text-error">
+                  <Prose>{problem}</Prose>
+                </p>
+              )}
             </div>
           )
         })}
-        <label className="block pt-3" htmlFor="note">A note for next time</label>
-        <textarea id="note" rows={3} maxLength={4000} className="field-input !h-auto !w-full !text-left" value={note} onChange={(event) => setNote(event.target.value)} />
-        <label className="block pt-3" htmlFor="photo">A photo</label>
-        <input id="photo" type="file" accept="image/*" className="file-input w-full" onChange={async (event) => setPhoto(await shrunk(event.target.files?.[0]))} />
+        <label className="block pt-3" htmlFor="note">
+          A note for next time
+        </label>
+        <textarea
+          id="note"
+          rows={3}
+          maxLength={4000}
+          className="field-input h-auto w-full text-left"
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+        />
+        <label className="block pt-3" htmlFor="photo">
+          A photo
+        </label>
+        <input
+          id="photo"
+          type="file"
+          accept="image/*"
+          className="file-input w-full"
+          onChange={async (event) => setPhoto(await shrunk(event.target.files?.[0]))}
+        />
         {photo && <img src={photo} alt="The finished wreath" className="mt-2 max-h-40" />}
-        {problems.filter((problem) => !problem.at.startsWith("used.")).map((problem) => <p key={problem.says} role="alert" className="pt-2 font-semibold text-error">{problem.says}</p>)}
+        {problems
+          .filter((problem) => !problem.at.startsWith("used."))
+          .map((problem) => (
+            <p key={problem.says} role="alert" className="pt-2 font-semibold text-error">
+              {problem.says}
+            </p>
+          ))}
         <p className="flex gap-3 pt-4">
-          <button type="submit" className="amber-button min-h-14 flex-[2] text-xl" disabled={!lines}>Into the notebook</button>
-          <button type="button" className="plain-button min-h-14 flex-1" onClick={onBack}>Back to the bench</button>
+          <button type="submit" className="amber-button min-h-14 flex-[2] text-xl" disabled={!lines}>
+            Into the notebook
+          </button>
+          <button type="button" className="plain-button min-h-14 flex-1" onClick={onBack}>
+            Back to the bench
+          </button>
         </p>
       </form>
     </main>

@@ -1,12 +1,13 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from "react"
-import { api, type Bench } from "../api/client"
+import { useCallback, useEffect, useRef, useState } from "react"
+import { api, type Bench } from "../keep/client"
+import { outcomeOf, sendLast } from "../keep/outcome"
+import { useKeeper } from "../keep/useKeeper"
+import { keptFrom, nothing, placeOf, sums, without, type Happened, type Kept } from "./happened"
 
-interface Happened { event: string; step: string; kind: "count" | "go" | "time"; amount: number }
-interface Kept { bench: Bench; waiting: Happened[] }
-
-const nothing: Bench = { counts: {}, seconds: {}, place: null, finished: 0 }
 const RETRY = 3000
 const LOOK_AGAIN = 4000
+/** As many as the server takes at once. */
+const MOST_AT_ONCE = 500
 
 /**
  * Where a wreath stands at the bench, on this table and on the server. What happens is kept here first,
@@ -14,100 +15,88 @@ const LOOK_AGAIN = 4000
  * browser dies or the server is away, and two devices on one wreath agree.
  */
 export function useBench(id: number) {
-  const key = `lantern.bench.${id}`
-  const kept = useRef<Kept>(read(key))
-  const [, redraw] = useState(0)
-  const [away, setAway] = useState(false)
-  const [known, setKnown] = useState(false)
-  const sending = useRef(false)
+  const name = `lantern.bench.${id}`
+  const [kept, setKept] = useState<Kept>(() => keptFrom(localStorage.getItem(name)))
+  const [missed, setMissed] = useState(false)
+  const latest = useRef(kept)
   const arrivals = useRef(0)
-  const timer = useRef<number>(undefined)
+  const path = { params: { path: { id } } }
 
-  const keep = useCallback((next: Kept) => {
-    kept.current = next
-    localStorage.setItem(key, JSON.stringify(next))
-    redraw((count) => count + 1)
-  }, [key])
+  const keep = useCallback(
+    (next: Kept) => {
+      latest.current = next
+      localStorage.setItem(name, JSON.stringify(next))
+      setKept(next)
+    },
+    [name],
+  )
 
-  const send = useCallback(async () => {
-    if (sending.current || kept.current.waiting.length === 0) return
-    sending.current = true
-    const sent = kept.current.waiting.slice(0, 500)
-    const { data, status } = await attempt(api.POST("/wreaths/{id}/bench", { params: { path: { id } }, body: { events: sent } }))
-    sending.current = false
-    if (data) {
+  const { keeper, saving } = useKeeper<Happened[], Bench>({
+    pause: 0,
+    retry: RETRY,
+    join: (before, after) => [...before, ...after],
+    send: (events) =>
+      outcomeOf(api.POST("/wreaths/{id}/bench", { ...path, body: { events: events.slice(0, MOST_AT_ONCE) } })),
+    sendLast: (events) => sendLast("POST", `/api/wreaths/${id}/bench`, { events: events.slice(0, MOST_AT_ONCE) }),
+    onOutcome: (outcome, sent) => {
+      if (outcome.kind !== "kept") return
       arrivals.current += 1
-      const names = new Set(sent.map((each) => each.event))
-      keep({ bench: data, waiting: kept.current.waiting.filter((each) => !names.has(each.event)) })
-      setAway(false)
-      setKnown(true)
-      if (kept.current.waiting.length > 0) void send()
-    } else if (status !== 404) {
-      setAway(true)
-      window.clearTimeout(timer.current)
-      timer.current = window.setTimeout(() => void send(), RETRY)
-    }
-  }, [id, keep])
+      keep({ bench: outcome.answer, waiting: without(latest.current.waiting, sent.slice(0, MOST_AT_ONCE)) })
+      setMissed(false)
+      if (sent.length > MOST_AT_ONCE) keeper.change(sent.slice(MOST_AT_ONCE))
+    },
+  })
 
   const look = useCallback(async () => {
-    if (kept.current.waiting.length > 0) return send()
+    if (latest.current.waiting.length > 0) return keeper.flush()
     const before = arrivals.current
-    const { data } = await attempt(api.GET("/wreaths/{id}/bench", { params: { path: { id } } }))
-    setAway(!data)
+    const outcome = await outcomeOf(api.GET("/wreaths/{id}/bench", { params: { path: { id } } })).catch(
+      () => undefined,
+    )
+    setMissed(outcome?.kind !== "kept")
     // What was asked before something arrived is older than what arrived.
-    if (data && before === arrivals.current && !sending.current) {
-      keep({ ...kept.current, bench: data })
-      setKnown(true)
-    }
-  }, [id, keep, send])
+    const settled = before === arrivals.current && latest.current.waiting.length === 0
+    if (outcome?.kind === "kept" && settled) keep({ ...latest.current, bench: outcome.answer })
+  }, [id, keep, keeper])
 
   useEffect(() => {
-    void look()
-    const again = window.setInterval(() => void look(), LOOK_AGAIN)
+    // What an earlier visit could not send.
+    if (latest.current.waiting.length > 0) keeper.change(latest.current.waiting)
+  }, [keeper])
+
+  useEffect(() => {
     const now = () => void look()
+    now()
+    const again = window.setInterval(now, LOOK_AGAIN)
     window.addEventListener("online", now)
     window.addEventListener("focus", now)
     return () => {
       window.clearInterval(again)
-      window.clearTimeout(timer.current)
       window.removeEventListener("online", now)
       window.removeEventListener("focus", now)
     }
   }, [look])
 
-  const happen = useCallback((kind: Happened["kind"], step: string, amount: number) => {
-    keep({ ...kept.current, waiting: [...kept.current.waiting, { event: name(), step, kind, amount }] })
-    void send()
-  }, [keep, send])
+  const happen = useCallback(
+    (kind: Happened["kind"], step: string, amount: number) => {
+      const happened = { event: nameOfItsOwn(), step, kind, amount }
+      keep({ ...latest.current, waiting: [...latest.current.waiting, happened] })
+      keeper.change([happened])
+    },
+    [keep, keeper],
+  )
 
-  const { bench, waiting } = kept.current
-  const sums = useMemo(() => (kind: "count" | "time", arrived: Record<string, number>) =>
-    waiting.filter((each) => each.kind === kind).reduce<Record<string, number>>((all, each) => ({ ...all, [each.step]: Math.max((all[each.step] ?? 0) + each.amount, 0) }), arrived), [waiting])
   return {
-    counts: sums("count", bench.counts), seconds: sums("time", bench.seconds),
-    place: waiting.findLast((each) => each.kind === "go")?.step ?? bench.place ?? undefined,
-    finished: bench.finished, waiting: waiting.length, away, known: known || away, happen,
+    counts: sums("count", kept),
+    seconds: sums("time", kept),
+    place: placeOf(kept),
+    finished: kept.bench.finished,
+    waiting: kept.waiting.length,
+    away: missed || saving === "away",
+    happen,
     /** Forgets what was kept here, after the make was finished. */
     forget: useCallback(() => keep({ bench: nothing, waiting: [] }), [keep]),
   }
 }
 
-function read(key: string): Kept {
-  try {
-    const kept = JSON.parse(localStorage.getItem(key) ?? "") as Kept
-    return Array.isArray(kept.waiting) ? kept : { bench: nothing, waiting: [] }
-  } catch {
-    return { bench: nothing, waiting: [] }
-  }
-}
-
-async function attempt<T>(call: Promise<{ data?: T; response: Response }>): Promise<{ data?: T; status?: number }> {
-  try {
-    const { data, response } = await call
-    return { data, status: response.status }
-  } catch {
-    return {}
-  }
-}
-
-const name = () => crypto.randomUUID?.() ?? `${Date.now()}-${Math.random().toString(36).slice(2)}`
+const nameOfItsOwn = () => crypto.randomUUID?.() ?? `${Date.now()}-${Math.random().toString(36).slice(2)}`

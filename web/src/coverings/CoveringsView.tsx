@@ -1,16 +1,26 @@
 import { useState } from "react"
 import { useNavigate } from "react-router"
-import type { Compared, Material, Plan } from "../api/client"
-import { useCoverings, useDeclarations, useStash } from "../api/queries"
+import type { Compared, Material, Plan } from "../keep/client"
+import { useCoverings, useDeclarations, useStash } from "../keep/queries"
 import { Thumbnail } from "../drawing/Thumbnail"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
-import { covered, withMaterials } from "../wreath/layers"
+import { covered, knownMaterials, withMaterials } from "../wreath/layers"
 import { SideBySide } from "./SideBySide"
 
 const orders: Record<string, { says: string; by: (a: Compared, b: Compared) => number }> = {
-  cost: { says: "Least to pay", by: (a, b) => Number(a.short) - Number(b.short) || Number(a.to_buy) - Number(b.to_buy) || (a.minutes ?? 0) - (b.minutes ?? 0) },
-  stash: { says: "From the stash first", by: (a, b) => Number(b.enough_on_hand) - Number(a.enough_on_hand) || (b.chance_enough ?? 0) - (a.chance_enough ?? 0) || Number(a.to_buy) - Number(b.to_buy) },
+  cost: {
+    says: "Least to pay",
+    by: (a, b) =>
+      Number(a.short) - Number(b.short) || Number(a.to_buy) - Number(b.to_buy) || (a.minutes ?? 0) - (b.minutes ?? 0),
+  },
+  stash: {
+    says: "From the stash first",
+    by: (a, b) =>
+      Number(b.enough_on_hand) - Number(a.enough_on_hand) ||
+      (b.chance_enough ?? 0) - (a.chance_enough ?? 0) ||
+      Number(a.to_buy) - Number(b.to_buy),
+  },
   time: { says: "Quickest", by: (a, b) => (a.minutes ?? 0) - (b.minutes ?? 0) },
   length: { says: "Least material", by: (a, b) => (a.length ?? 0) - (b.length ?? 0) },
   name: { says: "By name", by: (a, b) => a.title.localeCompare(b.title) },
@@ -24,56 +34,141 @@ export function CoveringsView({ plan, onChoose }: { plan: Plan; onChoose: (plan:
   const stash = useStash(plan.units).data ?? []
   const navigate = useNavigate()
   const declarations = useDeclarations().data
-  const known = [...(plan.materials ?? []), ...stash.map((each) => each.material).filter((material) => !plan.materials?.some((own) => own.id === material.id))]
+  const known = knownMaterials(plan, stash)
   const suits = data?.filter((each) => each.suits).sort(orders[order]!.by)
   const choose = (each: Compared) => {
     onChoose(withMaterials(covered(plan, each.layer!, declarations?.coverings ?? []), known))
     void navigate("../cover", { relative: "path" })
   }
-  const pick = (method: string) => setPicked((before) => (before.includes(method) ? before.filter((each) => each !== method) : [...before.slice(-1), method]))
-  const pair = picked.map((method) => suits?.find((each) => each.method === method)).filter((each) => each !== undefined)
+  const pick = (method: string) =>
+    setPicked((before) =>
+      before.includes(method) ? before.filter((each) => each !== method) : [...before.slice(-1), method],
+    )
+  const pair = picked
+    .map((method) => suits?.find((each) => each.method === method))
+    .filter((each) => each !== undefined)
   return (
-    <section aria-label="Coverings on your form" className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 sm:px-6" tabIndex={0}>
+    <section
+      aria-label="Coverings on your form"
+      className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 sm:px-6"
+      tabIndex={0}
+    >
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pb-1">
         <h2 className="text-xl">Coverings on your form</h2>
-        <label className="flex items-center gap-2">In order
-          <select className="field-input !w-52 !text-left" value={order} onChange={(event) => setOrder(event.target.value)}>
-            {Object.entries(orders).map(([name, { says }]) => <option key={name} value={name}>{says}</option>)}
+        <label className="flex items-center gap-2">
+          In order
+          <select
+            className="field-input w-52 text-left"
+            value={order}
+            onChange={(event) => setOrder(event.target.value)}
+          >
+            {Object.entries(orders).map(([name, { says }]) => (
+              <option key={name} value={name}>
+                {says}
+              </option>
+            ))}
           </select>
         </label>
         <span className="text-sm text-quiet">Tick two to see them side by side.</span>
       </div>
-      {isError && <p role="alert" className="font-semibold text-error">{error.message}</p>}
-      {!data && !isError && <p aria-busy="true" className="text-quiet">Covering the form in every way…</p>}
+      {isError && (
+        <p role="alert" className="font-semibold text-error">
+          {error.message}
+        </p>
+      )}
+      {!data && !isError && (
+        <p aria-busy="true" className="text-quiet">
+          Covering the form in every way…
+        </p>
+      )}
       <ul className="grid gap-x-8 md:grid-cols-2 xl:grid-cols-3">
-        {suits?.map((each) => <Entry key={each.method} compared={each} known={known} current={plan.layers?.[0]?.method === each.method} picked={picked.includes(each.method)} onPick={() => pick(each.method)} onChoose={() => choose(each)} />)}
+        {suits?.map((each) => (
+          <Entry
+            key={each.method}
+            compared={each}
+            known={known}
+            current={plan.layers?.[0]?.method === each.method}
+            picked={picked.includes(each.method)}
+            onPick={() => pick(each.method)}
+            onChoose={() => choose(each)}
+          />
+        ))}
       </ul>
       {data?.some((each) => !each.suits) && (
         <>
           <h3 className="pt-4 text-lg">Not on this form</h3>
           <dl className="grid gap-x-8 text-sm md:grid-cols-2">
-            {data.filter((each) => !each.suits).map((each) => <div key={each.method} className="border-b border-dotted border-base-300 py-1"><dt className="inline font-semibold">{each.title}: </dt><dd className="inline text-quiet"><Prose>{each.why?.join(" ") ?? ""}</Prose></dd></div>)}
+            {data
+              .filter((each) => !each.suits)
+              .map((each) => (
+                <div key={each.method} className="border-b border-dotted border-base-300 py-1">
+                  <dt className="inline font-semibold">{each.title}: </dt>
+                  <dd className="inline text-quiet">
+                    <Prose>{each.why?.join(" ") ?? ""}</Prose>
+                  </dd>
+                </div>
+              ))}
           </dl>
         </>
       )}
-      {pair.length === 2 && <Dialog title="Side by side" wide onClose={() => setPicked([])}><SideBySide pair={[pair[0]!, pair[1]!]} known={known} onChoose={choose} /></Dialog>}
+      {pair.length === 2 && (
+        <Dialog title="Side by side" wide onClose={() => setPicked([])}>
+          <SideBySide pair={[pair[0]!, pair[1]!]} known={known} onChoose={choose} />
+        </Dialog>
+      )}
     </section>
   )
 }
 
-interface EntryProps { compared: Compared; known: Material[]; current: boolean; picked: boolean; onPick: () => void; onChoose: () => void }
+interface EntryProps {
+  compared: Compared
+  known: Material[]
+  current: boolean
+  picked: boolean
+  onPick: () => void
+  onChoose: () => void
+}
 
 function Entry({ compared, known, current, picked, onPick, onChoose }: EntryProps) {
   return (
     <li className="flex gap-3 border-b border-base-300 py-2">
-      <div className="h-28 w-28 shrink-0"><Thumbnail drawing={compared.drawing!} materials={known} label={`${compared.title} on this form`} /></div>
+      <div className="h-28 w-28 shrink-0">
+        <Thumbnail drawing={compared.drawing!} materials={known} label={`${compared.title} on this form`} />
+      </div>
       <div className="flex min-w-0 flex-1 flex-col">
         <h3 className="text-base">{compared.title}</h3>
-        <p className="text-sm text-quiet">{compared.materials?.join(", ")}{compared.length_says && ", "}<Prose>{compared.length_says ?? ""}</Prose></p>
-        <p className="text-sm"><strong>{toPay(compared)}</strong>, {duration(compared.minutes ?? 0)}{compared.chance_enough! < 0.995 && `, ${Math.floor(compared.chance_enough! * 100)} in 100 sure`}</p>
+        <p className="text-sm text-quiet">
+          {compared.materials?.join(", ")}
+          {compared.length_says && ", "}
+          <Prose>{compared.length_says ?? ""}</Prose>
+        </p>
+        <p className="text-sm">
+          <strong>{toPay(compared)}</strong>, {duration(compared.minutes ?? 0)}
+          {compared.chance_enough! < 0.995 && `, ${Math.floor(compared.chance_enough! * 100)} in 100 sure`}
+        </p>
         <p className="mt-auto flex items-center gap-4">
-          {current ? <span className="py-1 text-sm font-semibold text-secondary">On your plan</span> : <button type="button" className="link-button" onClick={onChoose} aria-label={`Take this: ${compared.title}`}>Take this</button>}
-          <label className="flex items-center gap-1.5 text-sm"><input type="checkbox" className="checkbox checkbox-sm" checked={picked} onChange={onPick} aria-label={`Compare ${compared.title}`} />Compare</label>
+          {current ? (
+            <span className="py-1 text-sm font-semibold text-secondary">On your plan</span>
+          ) : (
+            <button
+              type="button"
+              className="link-button"
+              onClick={onChoose}
+              aria-label={`Take this: ${compared.title}`}
+            >
+              Take this
+            </button>
+          )}
+          <label className="flex items-center gap-1.5 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={picked}
+              onChange={onPick}
+              aria-label={`Compare ${compared.title}`}
+            />
+            Compare
+          </label>
         </p>
       </div>
     </li>

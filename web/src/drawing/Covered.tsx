@@ -1,5 +1,5 @@
 import { useId } from "react"
-import type { Drawing, Material } from "../api/client"
+import type { Drawing, Material } from "../keep/client"
 import { LieItems } from "./lies"
 import { Texture, colourOf, textureOf } from "./Textures"
 
@@ -16,7 +16,12 @@ interface Props {
 /** Whether a lie is more of the same material in the same layer, told apart by its colour: fillers among coils. */
 export function isMore(lies: Drawing["layers"], index: number): boolean {
   const [lie, before] = [lies[index], lies[index - 1]]
-  return lie !== undefined && before !== undefined && lie.layer === before.layer && lie.kind === before.kind && lie.materials[0] === before.materials[0] && lie.kind === "cord"
+  return (
+    lie?.kind === "cord" &&
+    before?.kind === "cord" &&
+    lie.layer === before.layer &&
+    lie.materials[0] === before.materials[0]
+  )
 }
 
 /** The form with its covering as it lies, seen from one side. */
@@ -24,18 +29,43 @@ export function Covered({ drawing, materials, side, pointed, small }: Props) {
   const id = useId()
   const lies = drawing.layers.map((lie, place) => {
     const own = lie.materials.map((name) => materials.find((material) => material.id === name))
-    return { lie, own, fills: own.map(colourOf), textures: own.map((material, i) => (textureOf(material) === "plain" ? undefined : `${id}${place}-${i}`)) }
+    return {
+      lie,
+      own,
+      fills: own.map(colourOf),
+      textures: own.map((material, i) => (textureOf(material) === "plain" ? undefined : `${id}${place}-${i}`)),
+    }
   })
   const far = side === "front" ? "back" : "front"
-  const layer = (which: "front" | "back", seenThrough: boolean) => lies.map(({ lie, fills, textures }, index) => (
-    <g key={index} className="drawing-layer" data-lie={lie.what} opacity={pointed === undefined || pointed === index ? 1 : 0.22}>
-      <LieItems lie={lie} items={lie[which]} fills={fills} textures={textures} far={seenThrough} marked={isMore(drawing.layers, index)} />
-    </g>
-  ))
+  const layer = (which: "front" | "back", seenThrough: boolean) =>
+    lies.map(({ lie, fills, textures }, index) => (
+      <g
+        key={index}
+        className="drawing-layer"
+        data-lie={lie.key}
+        opacity={pointed === undefined || pointed === index ? 1 : 0.22}
+      >
+        <LieItems
+          lie={lie}
+          items={lie[which]}
+          fills={fills}
+          textures={textures}
+          far={seenThrough}
+          marked={isMore(drawing.layers, index)}
+        />
+      </g>
+    ))
   return (
     <g transform={side === "back" ? "scale(-1 1)" : undefined}>
       <defs>
-        {lies.flatMap(({ lie, own, textures }) => own.map((material, i) => textures[i] && <Texture key={textures[i]} id={textures[i]} texture={textureOf(material)} width={lie.width} />))}
+        {lies.flatMap(({ lie, own, textures }) =>
+          own.map(
+            (material, i) =>
+              textures[i] && (
+                <Texture key={textures[i]} id={textures[i]} texture={textureOf(material)} width={lie.width} />
+              ),
+          ),
+        )}
       </defs>
       {!small && layer(far, true)}
       <FormLines form={drawing.form} coat={lies.findLast(({ lie }) => lie.kind === "wash")?.fills[0]} />
@@ -49,9 +79,27 @@ function FormLines({ form, coat }: { form: Drawing["form"]; coat?: string }) {
   return (
     <>
       <g fill="none" stroke="var(--wire)" strokeLinecap="round">
-        {form.parts.filter((part) => part.kind === "rib").map((part) => <path key={part.line} d={part.line} strokeWidth={thin} />)}
-        {form.parts.filter((part) => part.kind === "stem").map((part) => <path key={part.line} d={part.line} strokeWidth={part.width} strokeLinecap="butt" />)}
-        {form.parts.filter((part) => part.kind === "stem").map((part) => <path key={`core ${part.line}`} d={part.line} stroke="var(--core)" strokeWidth={(part.width ?? 0) - 2 * thin} strokeLinecap="butt" />)}
+        {form.parts
+          .filter((part) => part.kind === "rib")
+          .map((part) => (
+            <path key={part.line} d={part.line} strokeWidth={thin} />
+          ))}
+        {form.parts
+          .filter((part) => part.kind === "stem")
+          .map((part) => (
+            <path key={part.line} d={part.line} strokeWidth={part.width} strokeLinecap="butt" />
+          ))}
+        {form.parts
+          .filter((part) => part.kind === "stem")
+          .map((part) => (
+            <path
+              key={`core ${part.line}`}
+              d={part.line}
+              stroke="var(--core)"
+              strokeWidth={(part.width ?? 0) - 2 * thin}
+              strokeLinecap="butt"
+            />
+          ))}
       </g>
       <BandLines form={form} coat={coat} />
     </>
@@ -63,8 +111,12 @@ function BandLines({ form, coat }: { form: Drawing["form"]; coat?: string }) {
   if (form.base === "wire") {
     return (
       <g fill="none" stroke={coat ?? "var(--wire)"} strokeWidth={form.rail_width} strokeLinecap="round">
-        {form.crossbars.map((bar, index) => <path key={index} strokeWidth={form.rail_width * 0.8} d={`M${bar[0]} ${bar[1]} L${bar[2]} ${bar[3]}`} />)}
-        {form.rails.map((rail, index) => <path key={index} d={rail} />)}
+        {form.crossbars.map((bar, index) => (
+          <path key={index} strokeWidth={form.rail_width * 0.8} d={`M${bar[0]} ${bar[1]} L${bar[2]} ${bar[3]}`} />
+        ))}
+        {form.rails.map((rail, index) => (
+          <path key={index} d={rail} />
+        ))}
       </g>
     )
   }

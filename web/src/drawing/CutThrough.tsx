@@ -1,4 +1,4 @@
-import type { Drawing } from "../api/client"
+import type { Drawing } from "../keep/client"
 
 /** The cut across the band: the form, its hull, and the covering round it. Front is up. */
 export function CutThrough({ drawing, girth, face }: { drawing: Drawing; girth: string; face: string }) {
@@ -11,18 +11,44 @@ export function CutThrough({ drawing, girth, face }: { drawing: Drawing; girth: 
   const points = (numbers: number[]) => numbers.reduce((text, number, i) => text + number + (i % 2 ? " " : ","), "")
   const low = bottom + letter * 2.4
   return (
-    <svg viewBox={`${left - width * 0.2} ${top - letter * 4} ${width * 1.4} ${bottom - top + letter * 9}`} className="h-full w-full" role="img" aria-label={`Cut through the band: ${face} across, ${girth} around.`}>
+    <svg
+      viewBox={`${left - width * 0.2} ${top - letter * 4} ${width * 1.4} ${bottom - top + letter * 9}`}
+      className="h-full w-full"
+      role="img"
+      aria-label={`Cut through the band: ${face} across, ${girth} around.`}
+    >
       <g strokeWidth={letter * 0.09}>
-        {section.covered && <polygon points={points(section.covered)} fill="var(--color-accent)" stroke="var(--color-base-content)" />}
-        <polygon points={points(section.hull)} fill={section.solid ? "var(--core)" : "var(--color-base-200)"} stroke="var(--wire)" strokeDasharray={section.solid ? undefined : `${letter * 0.5} ${letter * 0.35}`} />
-        {section.rails.map((rail, index) => <circle key={index} cx={rail[0]} cy={rail[1]} r={section.rail_radius} fill="var(--wire)" />)}
+        {section.covered && (
+          <polygon points={points(section.covered)} fill="var(--color-accent)" stroke="var(--color-base-content)" />
+        )}
+        <polygon
+          points={points(section.hull)}
+          fill={section.solid ? "var(--core)" : "var(--color-base-200)"}
+          stroke="var(--wire)"
+          strokeDasharray={section.solid ? undefined : `${letter * 0.5} ${letter * 0.35}`}
+        />
+        {section.rails.map((rail, index) => (
+          <circle key={index} cx={rail[0]} cy={rail[1]} r={section.rail_radius} fill="var(--wire)" />
+        ))}
       </g>
       <g fontSize={letter} fill="var(--color-base-content)" textAnchor="middle">
-        <text x={(left + right) / 2} y={top - letter * 1.6} fill="var(--quiet)">front</text>
-        <text x={left - letter * 0.6} y={letter * 0.3} textAnchor="end" fill="var(--quiet)">inside</text>
-        <text x={right + letter * 0.6} y={letter * 0.3} textAnchor="start" fill="var(--quiet)">outside</text>
-        <path d={`M${inner} ${low} H${outer} M${inner - letter * 0.3} ${low + letter * 0.3} l${letter * 0.6} ${-letter * 0.6} M${outer - letter * 0.3} ${low + letter * 0.3} l${letter * 0.6} ${-letter * 0.6}`} stroke="var(--color-base-content)" strokeWidth={letter * 0.09} />
-        <text x={(left + right) / 2} y={low + letter * 1.6} fontWeight={700}>{face} across, {girth} around</text>
+        <text x={(left + right) / 2} y={top - letter * 1.6} fill="var(--quiet)">
+          front
+        </text>
+        <text x={left - letter * 0.6} y={letter * 0.3} textAnchor="end" fill="var(--quiet)">
+          inside
+        </text>
+        <text x={right + letter * 0.6} y={letter * 0.3} textAnchor="start" fill="var(--quiet)">
+          outside
+        </text>
+        <path
+          d={`M${inner} ${low} H${outer} M${inner - letter * 0.3} ${low + letter * 0.3} l${letter * 0.6} ${-letter * 0.6} M${outer - letter * 0.3} ${low + letter * 0.3} l${letter * 0.6} ${-letter * 0.6}`}
+          stroke="var(--color-base-content)"
+          strokeWidth={letter * 0.09}
+        />
+        <text x={(left + right) / 2} y={low + letter * 1.6} fontWeight={700}>
+          {face} across, {girth} around
+        </text>
       </g>
     </svg>
   )

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react"
-import type { Drawing } from "../api/client"
+import type { Drawing } from "../keep/client"
 import { fractionGlyphs } from "./fractions"
 import type { Sizing } from "./Sheet"
 
@@ -30,32 +30,73 @@ export function Dimensions({ drawing, letter, sizing, onType, mirrored }: SizedP
     const mark = sizing?.measuring === about ? "var(--color-primary)" : "var(--color-base-content)"
     const text = fractionGlyphs(dimension.says)
     const drawn = { letter, mark, text, said }
-    if (across) return <Across key={about} x1={mirrored ? -x1 : x1} y1={y1} x2={mirrored ? -x2 : x2} y2={y2} {...drawn} />
-    if (x1 === x2) return <Upright key={about} x={(drawing.bounds[0] ?? 0) - letter * 2.4} from={y1} to={y2} {...drawn} />
+    if (across)
+      return <Across key={about} x1={mirrored ? -x1 : x1} y1={y1} x2={mirrored ? -x2 : x2} y2={y2} {...drawn} />
+    if (x1 === x2)
+      return <Upright key={about} x={(drawing.bounds[0] ?? 0) - letter * 2.4} from={y1} to={y2} {...drawn} />
     return <Level key={about} y={inset ? y1 : bottom + letter * 1.7} from={x1} to={x2} inset={inset} {...drawn} />
   })
 }
 
 /** What a dimension says; where it is one of the maker's own sizes, it can be typed there. */
-function Said({ dimension, sizing, onType }: { dimension: Dimension; sizing?: Sizing; onType: SizedProps["onType"] }) {
+function Said({
+  dimension,
+  sizing,
+  onType,
+}: {
+  dimension: Dimension
+  sizing?: Sizing
+  onType: SizedProps["onType"]
+}) {
   const text = fractionGlyphs(dimension.says)
   const label = sizing?.labels[dimension.about]
   if (!label || dimension.follows) return <tspan>{text}</tspan>
   const type = (element: Element) => onType(dimension.about, element.getBoundingClientRect())
   return (
-    <tspan role="button" tabIndex={0} aria-label={`${label}: ${text}. Change it here`} className="size-on-line"
-      onClick={(event) => type(event.currentTarget.closest("text")!)} onKeyDown={(event) => { if (event.key === "Enter" || event.key === " ") { event.preventDefault(); type(event.currentTarget.closest("text")!) } }}>
+    <tspan
+      role="button"
+      tabIndex={0}
+      aria-label={`${label}: ${text}. Change it here`}
+      className="size-on-line"
+      onClick={(event) => type(event.currentTarget.closest("text")!)}
+      onKeyDown={(event) => {
+        if (event.key === "Enter" || event.key === " ") {
+          event.preventDefault()
+          type(event.currentTarget.closest("text")!)
+        }
+      }}
+    >
       {text}
     </tspan>
   )
 }
 
-interface Drawn { letter: number; mark: string; text: string; said: ReactNode }
+interface Drawn {
+  letter: number
+  mark: string
+  text: string
+  said: ReactNode
+}
 
-const slash = (x: number, y: number, letter: number) => <path key={`${x} ${y}`} d={`M${x - letter * 0.3} ${y + letter * 0.3} l${letter * 0.6} ${-letter * 0.6}`} strokeWidth={letter * 0.12} />
+const slash = (x: number, y: number, letter: number) => (
+  <path
+    key={`${x} ${y}`}
+    d={`M${x - letter * 0.3} ${y + letter * 0.3} l${letter * 0.6} ${-letter * 0.6}`}
+    strokeWidth={letter * 0.12}
+  />
+)
 
 /** A dimension line lying under the form, or within its opening. */
-function Level({ y, from, to, inset, letter, mark, text, said }: Drawn & { y: number; from: number; to: number; inset: boolean }) {
+function Level({
+  y,
+  from,
+  to,
+  inset,
+  letter,
+  mark,
+  text,
+  said,
+}: Drawn & { y: number; from: number; to: number; inset: boolean }) {
   const middle = (from + to) / 2
   const room = text.length * letter * 0.3 + letter * 0.35
   return (
@@ -63,8 +104,25 @@ function Level({ y, from, to, inset, letter, mark, text, said }: Drawn & { y: nu
       <path d={`M${from} ${y} H${middle - room} M${middle + room} ${y} H${to}`} />
       {slash(from, y, letter)}
       {slash(to, y, letter)}
-      {!inset && [from, to].map((x) => <path key={x} d={`M${x} ${y - letter * 0.9} v${letter * 1.3}`} strokeOpacity={0.5} strokeWidth={letter * 0.04} />)}
-      <text x={middle} y={y + letter * 0.35} textAnchor="middle" stroke="none" fill="var(--color-base-content)" fontWeight={700}>{said}</text>
+      {!inset &&
+        [from, to].map((x) => (
+          <path
+            key={x}
+            d={`M${x} ${y - letter * 0.9} v${letter * 1.3}`}
+            strokeOpacity={0.5}
+            strokeWidth={letter * 0.04}
+          />
+        ))}
+      <text
+        x={middle}
+        y={y + letter * 0.35}
+        textAnchor="middle"
+        stroke="none"
+        fill="var(--color-base-content)"
+        fontWeight={700}
+      >
+        {said}
+      </text>
     </g>
   )
 }
@@ -77,7 +135,16 @@ function Upright({ x, from, to, letter, mark, said }: Drawn & { x: number; from:
       <path d={`M${x} ${from} V${middle - letter * 0.9} M${x} ${middle + letter * 0.9} V${to}`} />
       {slash(x, from, letter)}
       {slash(x, to, letter)}
-      <text x={x} y={middle + letter * 0.35} textAnchor="middle" stroke="none" fill="var(--color-base-content)" fontWeight={700}>{said}</text>
+      <text
+        x={x}
+        y={middle + letter * 0.35}
+        textAnchor="middle"
+        stroke="none"
+        fill="var(--color-base-content)"
+        fontWeight={700}
+      >
+        {said}
+      </text>
     </g>
   )
 }
@@ -92,7 +159,16 @@ function Across({ x1, y1, x2, y2, letter, mark, said }: Drawn & { x1: number; y1
       <path d={`M${x1} ${y1} L${ex} ${ey}`} />
       {slash(x1, y1, letter)}
       {slash(x2, y2, letter)}
-      <text x={ex + ux * letter * 0.3} y={ey + letter * (uy < -0.3 ? -0.1 : uy > 0.3 ? 0.8 : 0.35)} textAnchor={ux > 0.3 ? "start" : ux < -0.3 ? "end" : "middle"} stroke="none" fill="var(--color-base-content)" fontWeight={700}>{said}</text>
+      <text
+        x={ex + ux * letter * 0.3}
+        y={ey + letter * (uy < -0.3 ? -0.1 : uy > 0.3 ? 0.8 : 0.35)}
+        textAnchor={ux > 0.3 ? "start" : ux < -0.3 ? "end" : "middle"}
+        stroke="none"
+        fill="var(--color-base-content)"
+        fontWeight={700}
+      >
+        {said}
+      </text>
     </g>
   )
 }
@@ -110,7 +186,15 @@ export function Gaps({ drawing, letter, mirrored }: Props) {
       <g key={index} fontSize={letter} className="gap-mark">
         <path d={`M${x} ${y} L${lx} ${ly}`} stroke="var(--color-error)" strokeWidth={letter * 0.08} />
         <circle cx={x} cy={y} r={letter * 0.16} fill="var(--color-error)" />
-        <text x={lx + (ux >= 0 ? 0.2 : -0.2) * letter} y={ly} textAnchor={ux >= 0 ? "start" : "end"} fill="var(--color-error)" fontWeight={700}>{fractionGlyphs(says)}</text>
+        <text
+          x={lx + (ux >= 0 ? 0.2 : -0.2) * letter}
+          y={ly}
+          textAnchor={ux >= 0 ? "start" : "end"}
+          fill="var(--color-error)"
+          fontWeight={700}
+        >
+          {fractionGlyphs(says)}
+        </text>
       </g>
     )
   })

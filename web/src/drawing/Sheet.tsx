@@ -1,6 +1,6 @@
 import { useRef, useState } from "react"
-import type { Bare, Material, Plan, WorkedPlan } from "../api/client"
-import { useBare } from "../api/queries"
+import type { Bare, Material, Plan, WorkedPlan } from "../keep/client"
+import { useBare } from "../keep/queries"
 import { Covered, isMore } from "./Covered"
 import { CutThrough } from "./CutThrough"
 import { Handles } from "./Handles"
@@ -11,7 +11,14 @@ import { fractionGlyphs } from "./fractions"
 import { colourOf } from "./Textures"
 
 type View = "front" | "back" | "cut"
-const views: { view: View; says: string }[] = [{ view: "front", says: "Front" }, { view: "back", says: "Back" }, { view: "cut", says: "Cut through" }]
+const views: { view: View; says: string }[] = [
+  { view: "front", says: "Front" },
+  { view: "back", says: "Back" },
+  { view: "cut", says: "Cut through" },
+]
+
+const SIDE_CHOSEN = "border-primary font-semibold"
+const SIDE_OTHER = "border-transparent text-quiet"
 
 /** What can be sized on the drawing itself. */
 export interface Sizing {
@@ -30,42 +37,98 @@ export interface Placing {
 }
 
 /** The drawing on its own paper: to scale, live, with its dimension lines and the gaps that show. */
-export function Sheet({ worked, materials, sizing, plan, placing }: { worked: WorkedPlan; materials: Material[]; sizing?: Sizing; plan?: Plan; placing?: Placing }) {
+export function Sheet({
+  worked,
+  materials,
+  sizing,
+  plan,
+  placing,
+}: {
+  worked: WorkedPlan
+  materials: Material[]
+  sizing?: Sizing
+  plan?: Plan
+  placing?: Placing
+}) {
   const [looking, setLooking] = useState(false)
   const bare = useBare(looking && plan?.layers?.length ? plan : undefined).data
   const paper = useRef<HTMLDivElement>(null)
   const [typing, setTyping] = useState<{ about: string; left: number; top: number }>()
   const type = (about: string, place: DOMRect) => {
     const frame = paper.current!.getBoundingClientRect()
-    setTyping({ about, left: place.left + place.width / 2 - frame.left, top: place.top + place.height / 2 - frame.top })
+    setTyping({
+      about,
+      left: place.left + place.width / 2 - frame.left,
+      top: place.top + place.height / 2 - frame.top,
+    })
   }
   const [view, setView] = useState<View>("front")
   const [pointed, setPointed] = useState<number>()
   const { drawing } = worked
-  const answer = (says: string) => fractionGlyphs(worked.form.working.find((line) => line.says === says)?.answer ?? "")
+  const answer = (key: string) => fractionGlyphs(worked.form.working.find((line) => line.key === key)?.answer ?? "")
   return (
-    <section aria-label="Drawing" className="relative flex min-h-80 flex-col rounded border border-base-300 bg-base-200 lg:min-h-0">
+    <section
+      aria-label="Drawing"
+      className="relative flex min-h-80 flex-col rounded border border-base-300 bg-base-200 lg:min-h-0"
+    >
       <div className="flex items-center px-4 pt-2">
         <div role="tablist" aria-label="Side of the drawing" className="flex gap-5">
           {views.map((each) => (
-            <button key={each.view} role="tab" type="button" aria-selected={view === each.view} onClick={() => setView(each.view)}
-              className={`cursor-pointer border-b-2 py-1 ${view === each.view ? "border-primary font-semibold" : "border-transparent text-quiet"}`}>
+            <button
+              key={each.view}
+              role="tab"
+              type="button"
+              aria-selected={view === each.view}
+              onClick={() => setView(each.view)}
+              className={"side-tab " + (view === each.view ? SIDE_CHOSEN : SIDE_OTHER)}
+            >
               {each.says}
             </button>
           ))}
         </div>
         {plan && view !== "cut" && worked.drawing.layers.length > 0 && (
-          <label className="ml-auto flex items-center gap-2 text-sm"><input type="checkbox" className="checkbox checkbox-sm" checked={looking} onChange={(event) => setLooking(event.target.checked)} />Look for bare places</label>
+          <label className="ml-auto flex items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={looking}
+              onChange={(event) => setLooking(event.target.checked)}
+            />
+            Look for bare places
+          </label>
         )}
       </div>
-      {plan && looking && bare && view !== "cut" && <p role="status" className="px-4 text-sm text-quiet">{bareSays(bare)}</p>}
+      {plan && looking && bare && view !== "cut" && (
+        <p role="status" className="px-4 text-sm text-quiet">
+          {bareSays(bare)}
+        </p>
+      )}
       <div ref={paper} className="relative min-h-0 flex-1 p-2">
-        {view === "cut"
-          ? <CutThrough drawing={drawing} girth={answer("Once round the band")} face={answer("Across the band")} />
-          : <Plane worked={worked} materials={materials} side={view} pointed={pointed} sizing={sizing} placing={view === "front" ? placing : undefined} gaps={!placing} onType={type} bare={looking && view === "front" ? bare : undefined} />}
+        {view === "cut" ? (
+          <CutThrough drawing={drawing} girth={answer("girth")} face={answer("face")} />
+        ) : (
+          <Plane
+            worked={worked}
+            materials={materials}
+            side={view}
+            pointed={pointed}
+            sizing={sizing}
+            placing={view === "front" ? placing : undefined}
+            gaps={!placing}
+            onType={type}
+            bare={looking && view === "front" ? bare : undefined}
+          />
+        )}
         {sizing && typing && view !== "cut" && (
-          <SizeField key={typing.about} label={sizing.labels[typing.about] ?? ""} said={worked.lengths[typing.about] ?? ""} place={typing} problem={sizing.problem(typing.about)}
-            onSize={(text) => sizing.onSize(typing.about, text)} onDone={() => setTyping(undefined)} />
+          <SizeField
+            key={typing.about}
+            label={sizing.labels[typing.about] ?? ""}
+            said={worked.lengths[typing.about] ?? ""}
+            place={typing}
+            problem={sizing.problem(typing.about)}
+            onSize={(text) => sizing.onSize(typing.about, text)}
+            onDone={() => setTyping(undefined)}
+          />
         )}
         {view !== "cut" && <Legend worked={worked} materials={materials} onPoint={setPointed} />}
       </div>
@@ -73,20 +136,45 @@ export function Sheet({ worked, materials, sizing, plan, placing }: { worked: Wo
   )
 }
 
-interface PlaneProps { worked: WorkedPlan; materials: Material[]; side: "front" | "back"; pointed?: number; sizing?: Sizing; placing?: Placing; gaps: boolean; onType: (about: string, place: DOMRect) => void; bare?: Bare }
+interface PlaneProps {
+  worked: WorkedPlan
+  materials: Material[]
+  side: "front" | "back"
+  pointed?: number
+  sizing?: Sizing
+  placing?: Placing
+  gaps: boolean
+  onType: (about: string, place: DOMRect) => void
+  bare?: Bare
+}
 
 function Plane({ worked, materials, side, pointed, sizing, placing, gaps, onType, bare }: PlaneProps) {
   const { drawing } = worked
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
-  const letter = Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
+  const letter =
+    Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
   const box = [left - letter * 6.5, top - letter * 1.2, right - left + letter * 13, bottom - top + letter * 4.4]
-  const says = `${worked.name}, seen from the ${side}: ${drawing.layers.map((lie) => `${lie.front.length} ${lie.what}`).join(", ") || "the bare form"}.`
+  const lies = drawing.layers.map((lie) => `${lie.front.length} ${lie.what}`).join(", ") || "the bare form"
+  const says = `${worked.name}, seen from the ${side}: ${lies}.`
   return (
-    <svg viewBox={box.join(" ")} className="h-full w-full max-sm:h-80" role={sizing || placing?.layers.length ? "group" : "img"} aria-label={says}>
+    <svg
+      viewBox={box.join(" ")}
+      className="h-full w-full max-sm:h-80"
+      role={sizing || placing?.layers.length ? "group" : "img"}
+      aria-label={says}
+    >
       <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} />
-      {sizing?.measuring && <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />}
+      {sizing?.measuring && (
+        <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />
+      )}
       <Dimensions drawing={drawing} letter={letter} sizing={sizing} onType={onType} mirrored={side === "back"} />
-      {bare && <g fill="var(--color-error)" aria-hidden="true" className="bare-places">{bare.patches.map(([x, y], index) => <circle key={index} cx={x} cy={y} r={letter * 0.13} />)}</g>}
+      {bare && (
+        <g fill="var(--color-error)" aria-hidden="true" className="bare-places">
+          {bare.patches.map(([x, y], index) => (
+            <circle key={index} cx={x} cy={y} r={letter * 0.13} />
+          ))}
+        </g>
+      )}
       {gaps && <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />}
       {placing && <Handles drawing={drawing} letter={letter} placing={placing} />}
     </svg>
@@ -97,23 +185,51 @@ function Plane({ worked, materials, side, pointed, sizing, placing, gaps, onType
 function bareSays(bare: Bare): string {
   const share = (covered: number) => `${Math.round((1 - covered) * 100)} in 100`
   if (bare.front > 0.995 && bare.back > 0.995) return "Nothing shows: the form is covered, front and back."
-  const edges = [["inside", bare.inside], ["middle", bare.middle], ["outside", bare.outside]] as const
+  const edges = [
+    ["inside", bare.inside],
+    ["middle", bare.middle],
+    ["outside", bare.outside],
+  ] as const
   const worst = edges.reduce((most, each) => (each[1] < most[1] ? each : most))
-  return `The form shows on ${share(bare.front)} of the front and ${share(bare.back)} of the back, most along the ${worst[0]} (${share(worst[1])}).`
+  const sides = `${share(bare.front)} of the front and ${share(bare.back)} of the back`
+  return `The form shows on ${sides}, most along the ${worst[0]} (${share(worst[1])}).`
 }
 
-function Legend({ worked, materials, onPoint }: { worked: WorkedPlan; materials: Material[]; onPoint: (index: number | undefined) => void }) {
+function Legend({
+  worked,
+  materials,
+  onPoint,
+}: {
+  worked: WorkedPlan
+  materials: Material[]
+  onPoint: (index: number | undefined) => void
+}) {
   return (
-    <ul className="absolute right-3 top-1 max-w-48 text-sm max-sm:static max-sm:flex max-sm:max-w-none max-sm:flex-wrap max-sm:gap-x-4" aria-label="What is drawn">
+    <ul className="legend" aria-label="What is drawn">
       {worked.drawing.layers.map((lie, index) => {
         const second = isMore(worked.drawing.layers, index)
-        if (lie.what === "pinch") return null
+        if (lie.unit === "pinches") return null
         return (
           <li key={index}>
-            <button type="button" className="flex cursor-pointer items-center gap-2 py-0.5 text-left" onMouseEnter={() => onPoint(index)} onMouseLeave={() => onPoint(undefined)} onFocus={() => onPoint(index)} onBlur={() => onPoint(undefined)}>
+            <button
+              type="button"
+              className="flex cursor-pointer items-center gap-2 py-0.5 text-left"
+              onMouseEnter={() => onPoint(index)}
+              onMouseLeave={() => onPoint(undefined)}
+              onFocus={() => onPoint(index)}
+              onBlur={() => onPoint(undefined)}
+            >
               <span className="flex shrink-0">
                 {lie.materials.slice(0, 3).map((id) => (
-                  <span key={id} className="h-3 w-5 rounded-full border border-neutral/60 not-first:-ml-2" style={{ background: second ? "var(--color-primary)" : colourOf(materials.find((material) => material.id === id)) }} />
+                  <span
+                    key={id}
+                    className="h-3 w-5 rounded-full border border-neutral/60 not-first:-ml-2"
+                    style={{
+                      background: second
+                        ? "var(--color-primary)"
+                        : colourOf(materials.find((material) => material.id === id)),
+                    }}
+                  />
                 ))}
               </span>
               {lie.front.length > 0 ? `${lie.front.length} ${lie.what}` : `${lie.what}, behind`}

@@ -15,12 +15,30 @@ export function SizeField({ label, said, place, problem, onSize, onDone }: Props
   const [text, setText] = useState(said)
   const id = useId()
   return (
-    <div className="absolute z-10 w-48 -translate-x-1/2 -translate-y-4 text-center" style={{ left: Math.max(place.left, 100), top: place.top }}>
-      <input autoFocus aria-label={`${label}, on the drawing`} className="field-input !text-center font-bold" value={text} aria-invalid={problem !== undefined} aria-describedby={problem ? id : undefined}
-        onFocus={(event) => event.target.select()} onBlur={onDone}
+    <div
+      className="absolute z-10 w-48 -translate-x-1/2 -translate-y-4 text-center"
+      style={{ left: Math.max(place.left, 100), top: place.top }}
+    >
+      <input
+        autoFocus
+        aria-label={`${label}, on the drawing`}
+        className="field-input text-center font-bold"
+        value={text}
+        aria-invalid={problem !== undefined}
+        aria-describedby={problem ? id : undefined}
+        onFocus={(event) => event.target.select()}
+        onBlur={onDone}
         onKeyDown={(event) => (event.key === "Enter" || event.key === "Escape") && onDone()}
-        onChange={(event) => { setText(event.target.value); onSize(event.target.value) }} />
-      {problem && <p id={id} role="alert" className="mt-1 bg-base-200 text-sm font-semibold text-error"><Prose>{problem}</Prose></p>}
+        onChange={(event) => {
+          setText(event.target.value)
+          onSize(event.target.value)
+        }}
+      />
+      {problem && (
+        <p id={id} role="alert" className="mt-1 bg-base-200 text-sm font-semibold text-error">
+          <Prose>{problem}</Prose>
+        </p>
+      )}
     </div>
   )
 }

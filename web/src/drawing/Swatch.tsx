@@ -1,5 +1,5 @@
 import { useId } from "react"
-import type { Material } from "../api/client"
+import type { Material } from "../keep/client"
 import { Texture, colourOf, textureOf } from "./Textures"
 
 /** A material as it looks: its colour and its texture. */
@@ -8,7 +8,14 @@ export function Swatch({ material }: { material: Material }) {
   return (
     <svg viewBox="0 0 32 32" className="h-9 w-9" aria-hidden="true">
       <Texture id={id} texture={textureOf(material)} width={20} />
-      <circle cx="16" cy="16" r="15" fill={colourOf(material)} stroke="var(--color-base-content)" strokeOpacity="0.6" />
+      <circle
+        cx="16"
+        cy="16"
+        r="15"
+        fill={colourOf(material)}
+        stroke="var(--color-base-content)"
+        strokeOpacity="0.6"
+      />
       {textureOf(material) !== "plain" && <circle cx="16" cy="16" r="15" fill={`url(#${id})`} />}
     </svg>
   )

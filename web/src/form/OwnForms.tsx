@@ -1,6 +1,8 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query"
+import { useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { answered, api, problemsOf, type Declarations, type Plan } from "../api/client"
+import { answered, api, problemsOf, type Declarations, type Plan } from "../keep/client"
+import { askAgain } from "../keep/keys"
+import { useForms } from "../keep/queries"
 
 interface Props {
   plan: Plan
@@ -11,7 +13,7 @@ interface Props {
 /** Forms to begin with: those that shops sell, and the maker's own, kept under a name. */
 export function OwnForms({ plan, shelf, onChoose }: Props) {
   const queries = useQueryClient()
-  const own = useQuery({ queryKey: ["forms"], queryFn: async () => answered(await api.GET("/forms")).forms }).data ?? []
+  const own = useForms().data ?? []
   const [name, setName] = useState<string>()
   const [said, setSaid] = useState("")
   const choose = async (picked: string) => {
@@ -20,36 +22,107 @@ export function OwnForms({ plan, shelf, onChoose }: Props) {
     const mine = own.find((each) => kind === "own" && each.id === Number(number))
     if (!mine) return
     if (mine.units === plan.units) return onChoose(mine.form)
-    const other = answered(await api.POST("/units", { body: { plan: { format: "crisp-lantern/plan", version: 1, units: mine.units, form: mine.form }, to: plan.units } }))
+    const other = answered(
+      await api.POST("/units", {
+        body: {
+          plan: { format: "crisp-lantern/plan", version: 1, units: mine.units, form: mine.form },
+          to: plan.units,
+        },
+      }),
+    )
     onChoose(other.form)
   }
   const keep = async () => {
-    const { data, error } = await api.POST("/forms", { body: { name: name!.trim(), units: plan.units, form: plan.form as Record<string, unknown> } })
-    setSaid(data ? `Kept as “${data.name}”.` : problemsOf(error).map((problem) => problem.says).join(" "))
+    const { data, error } = await api.POST("/forms", {
+      body: { name: name!.trim(), units: plan.units, form: plan.form },
+    })
+    setSaid(
+      data
+        ? `Kept as “${data.name}”.`
+        : problemsOf(error)
+            .map((problem) => problem.says)
+            .join(" "),
+    )
     if (!data) return
     setName(undefined)
-    await queries.invalidateQueries({ queryKey: ["forms"] })
+    await askAgain(queries, ["forms"])
   }
   return (
     <div className="row">
-      <label htmlFor="form-shelf">Begin with<small className="block text-sm leading-snug text-quiet">Typical sizes, from memory. Labels lie: measure yours.</small></label>
+      <label htmlFor="form-shelf">
+        Begin with
+        <small className="block text-sm leading-snug text-quiet">
+          Typical sizes, from memory. Labels lie: measure yours.
+        </small>
+      </label>
       <span className="flex flex-wrap items-center justify-end gap-2">
-        <select id="form-shelf" className="field-input !w-52 !text-left" value="" onChange={(event) => void choose(event.target.value)}>
+        <select
+          id="form-shelf"
+          className="field-input w-52 text-left"
+          value=""
+          onChange={(event) => void choose(event.target.value)}
+        >
           <option value="">Choose a form…</option>
-          {own.length > 0 && <optgroup label="Your own">{own.map((each) => <option key={each.id} value={`own ${each.id}`}>{each.name}</option>)}</optgroup>}
-          <optgroup label="Typical">{shelf.map((each, index) => <option key={each.name} value={`shelf ${index}`}>{each.name}</option>)}</optgroup>
+          {own.length > 0 && (
+            <optgroup label="Your own">
+              {own.map((each) => (
+                <option key={each.id} value={`own ${each.id}`}>
+                  {each.name}
+                </option>
+              ))}
+            </optgroup>
+          )}
+          <optgroup label="Typical">
+            {shelf.map((each, index) => (
+              <option key={each.name} value={`shelf ${index}`}>
+                {each.name}
+              </option>
+            ))}
+          </optgroup>
         </select>
-        {name === undefined && <button type="button" className="plain-button" onClick={() => { setName(""); setSaid("") }}>Keep this form</button>}
+        {name === undefined && (
+          <button
+            type="button"
+            className="plain-button"
+            onClick={() => {
+              setName("")
+              setSaid("")
+            }}
+          >
+            Keep this form
+          </button>
+        )}
       </span>
       {name !== undefined && (
-        <form className="col-span-2 flex flex-wrap items-center justify-end gap-2 pt-1" onSubmit={(event) => { event.preventDefault(); if (name.trim()) void keep() }}>
+        <form
+          className="col-span-2 flex flex-wrap items-center justify-end gap-2 pt-1"
+          onSubmit={(event) => {
+            event.preventDefault()
+            if (name.trim()) void keep()
+          }}
+        >
           <label htmlFor="form-name">Keep it as</label>
-          <input id="form-name" className="field-input !w-56 !text-left" maxLength={120} value={name} autoFocus onChange={(event) => setName(event.target.value)} />
-          <button type="submit" className="plain-button">Keep</button>
-          <button type="button" className="link-button" onClick={() => setName(undefined)}>Leave it</button>
+          <input
+            id="form-name"
+            className="field-input w-56 text-left"
+            maxLength={120}
+            value={name}
+            autoFocus
+            onChange={(event) => setName(event.target.value)}
+          />
+          <button type="submit" className="plain-button">
+            Keep
+          </button>
+          <button type="button" className="link-button" onClick={() => setName(undefined)}>
+            Leave it
+          </button>
         </form>
       )}
-      {said && <p role="status" className="col-span-2 text-sm text-quiet">{said}</p>}
+      {said && (
+        <p role="status" className="col-span-2 text-sm text-quiet">
+          {said}
+        </p>
+      )}
     </div>
   )
 }

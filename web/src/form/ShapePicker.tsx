@@ -1,15 +1,30 @@
-import type { Declarations } from "../api/client"
+import type { Declarations } from "../keep/client"
 
 type Shape = Declarations["forms"]["shapes"][number]
 
 /** Every shape, drawn, to choose from. */
-export function ShapePicker({ shapes, chosen, onChoose }: { shapes: Shape[]; chosen: string; onChoose: (name: string) => void }) {
+export function ShapePicker({
+  shapes,
+  chosen,
+  onChoose,
+}: {
+  shapes: Shape[]
+  chosen: string
+  onChoose: (name: string) => void
+}) {
   return (
     <fieldset className="shape-picker" aria-label="Shape">
       <legend className="sr-only">Shape</legend>
       {shapes.map((shape) => (
         <label key={shape.name} title={shape.title}>
-          <input type="radio" className="peer sr-only" name="form.shape" value={shape.name} checked={shape.name === chosen} onChange={() => onChoose(shape.name)} />
+          <input
+            type="radio"
+            className="peer sr-only"
+            name="form.shape"
+            value={shape.name}
+            checked={shape.name === chosen}
+            onChange={() => onChoose(shape.name)}
+          />
           <span>
             <Sketch shape={shape} />
             {shape.title}
@@ -25,9 +40,17 @@ function Sketch({ shape: { sketch } }: { shape: Shape }) {
   const [left = 0, top = 0, right = 1, bottom = 1] = sketch.box
   const pad = (right - left) * 0.04
   return (
-    <svg viewBox={[left - pad, top - pad, right - left + 2 * pad, bottom - top + 2 * pad].join(" ")} className="h-9 w-12" aria-hidden="true">
+    <svg
+      viewBox={[left - pad, top - pad, right - left + 2 * pad, bottom - top + 2 * pad].join(" ")}
+      className="h-9 w-12"
+      aria-hidden="true"
+    >
       <g fill="none" strokeLinejoin="round">
-        {sketch.parts.filter((part) => part.kind === "stem").map((part) => <path key={part.line} d={part.line} stroke="currentColor" strokeWidth={part.width} />)}
+        {sketch.parts
+          .filter((part) => part.kind === "stem")
+          .map((part) => (
+            <path key={part.line} d={part.line} stroke="currentColor" strokeWidth={part.width} />
+          ))}
         <path d={sketch.middle} stroke="currentColor" strokeWidth={sketch.face} />
       </g>
     </svg>

@@ -1,7 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { Link } from "react-router"
-import { api, type Make } from "../api/client"
-import { useNotebook } from "../api/queries"
+import { api, type Make } from "../keep/client"
+import { askAgain } from "../keep/keys"
+import { useNotebook } from "../keep/queries"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
@@ -16,18 +17,42 @@ export function NotebookScreen() {
     <Page title="Notebook" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-6xl px-4 py-4 sm:px-6">
         <h1 className="text-2xl">Notebook</h1>
-        {notebook.isError && <p role="alert" className="font-semibold text-error">{notebook.error.message}</p>}
-        {notebook.data && makes.length === 0 && <p className="py-6 text-quiet">Finish a wreath at the bench, and what it really took stands here; after a few, the next plan knows. <Link className="underline" to="/">Choose a wreath</Link></p>}
+        {notebook.isError && (
+          <p role="alert" className="font-semibold text-error">
+            {notebook.error.message}
+          </p>
+        )}
+        {notebook.data && makes.length === 0 && (
+          <p className="py-6 text-quiet">
+            Finish a wreath at the bench, and what it really took stands here; after a few, the next plan knows.{" "}
+            <Link className="underline" to="/">
+              Choose a wreath
+            </Link>
+          </p>
+        )}
         {makes.length > 0 && (
           <div className="grid gap-x-12 lg:grid-cols-2">
             <section aria-label="What was learned">
               <h2 className="pt-3 text-lg">What it teaches</h2>
-              <p className="text-sm text-quiet">Used for every one planned. Each dot is a make; the line is what the next plan would count with, the band how far makes lie apart. Each wreath’s cover stage offers it; nothing is counted unasked.</p>
-              <ul>{learned.map((each) => <li key={`${each.method}.${each.material}`} className="border-b border-base-300 py-3"><LearnedPlot learned={each} /></li>)}</ul>
+              <p className="text-sm text-quiet">
+                Used for every one planned. Each dot is a make; the line is what the next plan would count with, the
+                band how far makes lie apart. Each wreath’s cover stage offers it; nothing is counted unasked.
+              </p>
+              <ul>
+                {learned.map((each) => (
+                  <li key={`${each.method}.${each.material}`} className="border-b border-base-300 py-3">
+                    <LearnedPlot learned={each} />
+                  </li>
+                ))}
+              </ul>
             </section>
             <section aria-label="What was made">
               <h2 className="pt-3 text-lg">What was made</h2>
-              <ul>{makes.map((make) => <Entry key={make.id} make={make} />)}</ul>
+              <ul>
+                {makes.map((make) => (
+                  <Entry key={make.id} make={make} />
+                ))}
+              </ul>
             </section>
           </div>
         )}
@@ -40,22 +65,45 @@ function Entry({ make }: { make: Make }) {
   const queries = useQueryClient()
   const remove = async () => {
     await api.DELETE("/makes/{id}", { params: { path: { id: make.id }, query: { version: make.version } } })
-    await queries.invalidateQueries({ queryKey: ["notebook"] })
+    await askAgain(queries, ["notebook"])
   }
   return (
     <li className="flex gap-4 border-b border-base-300 py-3">
-      {make.photo && <img src={`/api/makes/${make.id}/photo`} alt={`${make.wreath_name}, finished`} className="h-24 w-24 shrink-0 object-cover" />}
+      {make.photo && (
+        <img
+          src={`/api/makes/${make.id}/photo`}
+          alt={`${make.wreath_name}, finished`}
+          className="h-24 w-24 shrink-0 object-cover"
+        />
+      )}
       <div className="min-w-0 flex-1">
-        <h3 className="text-base">{make.wreath ? <Link className="hover:underline" to={`/wreaths/${make.wreath}/cover`}>{make.wreath_name}</Link> : make.wreath_name}</h3>
-        <p className="text-sm text-quiet">{new Date(make.made_at).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}{make.minutes > 0 && `, ${make.minutes} min at the bench`}</p>
+        <h3 className="text-base">
+          {make.wreath ? (
+            <Link className="hover:underline" to={`/wreaths/${make.wreath}/cover`}>
+              {make.wreath_name}
+            </Link>
+          ) : (
+            make.wreath_name
+          )}
+        </h3>
+        <p className="text-sm text-quiet">
+          {new Date(make.made_at).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}
+          {make.minutes > 0 && `, ${make.minutes} min at the bench`}
+        </p>
         <table className="ledger w-full text-sm">
           <caption className="sr-only">Used against planned</caption>
           <tbody>
             {make.lines.map((line) => (
               <tr key={`${line.method}.${line.material}`}>
-                <td>{line.name}, {line.title.toLowerCase()}</td>
-                <td>planned <Prose>{line.planned_says}</Prose></td>
-                <td><Prose>{line.used_says}</Prose></td>
+                <td>
+                  {line.name}, {line.title.toLowerCase()}
+                </td>
+                <td>
+                  planned <Prose>{line.planned_says}</Prose>
+                </td>
+                <td>
+                  <Prose>{line.used_says}</Prose>
+                </td>
               </tr>
             ))}
           </tbody>
@@ -65,12 +113,27 @@ function Entry({ make }: { make: Make }) {
             <summary className="cursor-pointer py-1 text-sm">What each step took</summary>
             <table className="ledger w-full text-sm">
               <caption className="sr-only">Minutes at the bench, step by step</caption>
-              <tbody>{make.steps.map((step) => <tr key={step.title}><td>{step.title}</td><td>planned {Math.round(step.planned)} min</td><td>{Math.round(step.took)} min</td></tr>)}</tbody>
+              <tbody>
+                {make.steps.map((step) => (
+                  <tr key={step.title}>
+                    <td>{step.title}</td>
+                    <td>planned {Math.round(step.planned)} min</td>
+                    <td>{Math.round(step.took)} min</td>
+                  </tr>
+                ))}
+              </tbody>
             </table>
           </details>
         )}
         {make.note && <p className="pt-1">{make.note}</p>}
-        <button type="button" className="link-button text-sm text-quiet" onClick={() => void remove()} aria-label={`Tear this page out: ${make.wreath_name}`}>Tear this page out</button>
+        <button
+          type="button"
+          className="link-button text-sm text-quiet"
+          onClick={() => void remove()}
+          aria-label={`Delete this entry: ${make.wreath_name}`}
+        >
+          Delete this entry
+        </button>
       </div>
     </li>
   )

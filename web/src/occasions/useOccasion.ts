@@ -1,23 +1,49 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useCallback, useEffect, useRef, useState } from "react"
-import { answered, api, problemsOf, type CutBar, type Occasion, type Problem, type Units } from "../api/client"
+import { answered, api, problemsOf, type CutBar, type Occasion, type Problem, type Units } from "../keep/client"
+import { askAgain, keys, touched } from "../keep/keys"
+import { outcomeOf, sendLast } from "../keep/outcome"
+import { useKeeper } from "../keep/useKeeper"
 
-type Said = { name: string; units: Units; occasion: Occasion["occasion"] }
+export type OccasionSaid = { name: string; units: Units; occasion: Occasion["occasion"] }
 
-const PAUSE = 500
+const body = (said: OccasionSaid, version: number) => ({
+  ...said,
+  name: said.name.trim() || "Untitled occasion",
+  version,
+})
 
-/** One occasion while it is being planned: saved by itself, refused beside the field that is wrong, never over somebody else's. */
+/**
+ * One occasion while it is being planned: saved by itself, refused beside the field that is wrong. When somebody
+ * else saved first, both are kept until the maker has chosen.
+ */
 export function useOccasion(id: number) {
   const queries = useQueryClient()
-  const loaded = useQuery({ queryKey: ["occasions", id], queryFn: async () => answered(await api.GET("/occasions/{id}", { params: { path: { id } } })), refetchOnWindowFocus: false })
-  const [said, setSaid] = useState<Said>()
+  const path = { params: { path: { id } } }
+  const loaded = useQuery({
+    queryKey: keys.occasion(id),
+    queryFn: async () => answered(await api.GET("/occasions/{id}", { params: { path: { id } } })),
+    refetchOnWindowFocus: false,
+  })
+  const [said, setSaid] = useState<OccasionSaid>()
+  const [theirs, setTheirs] = useState<Occasion>()
   const [problems, setProblems] = useState<Problem[]>([])
-  const [saving, setSaving] = useState("saved")
   const [refused, setRefused] = useState("")
   const version = useRef(0)
-  const timer = useRef<number>(undefined)
-  const waiting = useRef<Said>(undefined)
-  const busy = useRef(false)
+
+  const { keeper, saving } = useKeeper<OccasionSaid, Occasion>({
+    send: (next) => outcomeOf(api.PUT("/occasions/{id}", { ...path, body: body(next, version.current) })),
+    sendLast: (next, underWay) =>
+      sendLast("PUT", `/api/occasions/${id}`, body(next, version.current + (underWay ? 1 : 0))),
+    onOutcome: (outcome) => {
+      setProblems(outcome.kind === "refused" ? problemsOf(outcome.error) : [])
+      if (outcome.kind === "conflict") return setTheirs(outcome.theirs)
+      if (outcome.kind !== "kept") return
+      version.current = outcome.answer.version
+      queries.setQueryData(keys.occasion(id), outcome.answer)
+      void askAgain(queries, ["occasions"])
+    },
+  })
 
   useEffect(() => {
     if (!loaded.data || loaded.data.version <= version.current) return
@@ -25,54 +51,64 @@ export function useOccasion(id: number) {
     setSaid({ name: loaded.data.name, units: loaded.data.units, occasion: loaded.data.occasion })
   }, [loaded.data])
 
-  const send = useCallback(async () => {
-    if (busy.current) return
-    busy.current = true
-    while (waiting.current) {
-      const next = waiting.current
-      waiting.current = undefined
-      const { data, error, response } = await api.PUT("/occasions/{id}", { params: { path: { id } }, body: { ...next, name: next.name || "Untitled occasion", version: version.current } })
-      const theirs = response?.status === 409 ? (error as { current: Occasion }).current : undefined
-      if (data) queries.setQueryData(["occasions", id], data)
-      if (theirs) {
-        setSaid({ name: theirs.name, units: theirs.units, occasion: theirs.occasion })
-        waiting.current = undefined
-      }
-      version.current = (data ?? theirs)?.version ?? version.current
-      setProblems(data ? [] : problemsOf(error))
-      setSaving(data ? "saved" : theirs ? "somebody else saved it first; theirs is shown" : "not saved")
-      if (data) await queries.invalidateQueries({ queryKey: ["occasions"] })
-    }
-    busy.current = false
-  }, [id, queries])
+  const keep = useCallback(
+    (next: OccasionSaid) => {
+      setSaid(next)
+      keeper.change(next)
+    },
+    [keeper],
+  )
 
-  const keep = useCallback((next: Said) => {
-    setSaid(next)
-    setSaving("saving")
-    waiting.current = next
-    window.clearTimeout(timer.current)
-    timer.current = window.setTimeout(() => void send(), PAUSE)
-  }, [send])
+  /** After a conflict: whose goes on. */
+  const choose = (whose: "mine" | "theirs") => {
+    if (!theirs || !said) return
+    version.current = theirs.version
+    setTheirs(undefined)
+    if (whose === "mine") return keeper.resume(said)
+    setSaid({ name: theirs.name, units: theirs.units, occasion: theirs.occasion })
+    keeper.resume()
+  }
 
-  const gather = useCallback(async (wreaths: number[]) => {
-    const { data } = await api.PUT("/occasions/{id}/wreaths", { params: { path: { id } }, body: { wreaths } })
-    if (data) await queries.invalidateQueries({ predicate: ({ queryKey }) => ["occasions", "wreaths"].includes(String(queryKey[0])) })
-  }, [id, queries])
+  const gather = async (wreaths: number[]) => {
+    const { data } = await api.PUT("/occasions/{id}/wreaths", { ...path, body: { wreaths } })
+    if (data) await askAgain(queries, touched.occasion)
+  }
 
-  const tick = useCallback(async (place: string, done: boolean) => {
-    const { data } = await api.PUT("/occasions/{id}/ticks", { params: { path: { id } }, body: { place, done } })
-    if (data) queries.setQueryData(["occasions", id], data)
-  }, [id, queries])
+  const tick = async (place: string, done: boolean) => {
+    const { data } = await api.PUT("/occasions/{id}/ticks", { ...path, body: { place, done } })
+    if (data) queries.setQueryData(keys.occasion(id), data)
+  }
 
   /** Takes the material of all out of the stash, or puts it back. */
-  const settle = useCallback(async (sheet?: CutBar[]) => {
-    const path = { params: { path: { id } } }
+  const settle = async (sheet?: CutBar[]) => {
     const { data, error } = sheet
-      ? await api.POST("/occasions/{id}/cut", { ...path, body: { cut_sheet: sheet as unknown as Record<string, never>[] } })
+      ? await api.POST("/occasions/{id}/cut", { ...path, body: { cut_sheet: sheet } })
       : await api.POST("/occasions/{id}/uncut", { ...path, body: {} })
-    setRefused(data ? "" : problemsOf(error).map((problem) => problem.says).join(" "))
-    await queries.invalidateQueries({ predicate: ({ queryKey }) => ["occasions", "wreaths", "wreath", "materials", "ledger"].includes(String(queryKey[0])) })
-  }, [id, queries])
+    setRefused(
+      data
+        ? ""
+        : problemsOf(error)
+            .map((problem) => problem.says)
+            .join(" "),
+    )
+    await askAgain(queries, touched.stash)
+  }
 
-  return { tick, settle, refused, cut: loaded.data?.cut ?? false, ticks: loaded.data?.ticks ?? [], alreadyCut: loaded.data?.already_cut ?? 0, said, keep, gather, problems, saving, wreaths: loaded.data?.wreaths ?? [], missing: loaded.isError }
+  return {
+    said,
+    keep,
+    saving,
+    problems,
+    theirs,
+    choose,
+    gather,
+    tick,
+    settle,
+    refused,
+    missing: loaded.isError,
+    cut: loaded.data?.cut ?? false,
+    ticks: loaded.data?.ticks ?? [],
+    alreadyCut: loaded.data?.already_cut ?? 0,
+    wreaths: loaded.data?.wreaths ?? [],
+  }
 }

@@ -1,18 +1,36 @@
 import { useEffect, useRef, type ReactNode } from "react"
 
 /** A dialog on the native element: Escape closes it, focus stays in it and comes back. */
-export function Dialog({ title, wide, onClose, children }: { title: string; wide?: boolean; onClose: () => void; children: ReactNode }) {
+export function Dialog({
+  title,
+  wide,
+  onClose,
+  children,
+}: {
+  title: string
+  wide?: boolean
+  onClose: () => void
+  children: ReactNode
+}) {
   const element = useRef<HTMLDialogElement>(null)
   useEffect(() => {
     const dialog = element.current
     if (dialog && !dialog.open) dialog.showModal()
   }, [])
   return (
-    <dialog ref={element} className="modal" aria-label={title} onClose={onClose} onClick={(event) => event.target === element.current && element.current?.close()}>
-      <div className={`modal-box max-h-[90dvh] ${wide ? "max-w-3xl" : "max-w-2xl"} border border-base-300 bg-base-200 shadow-none`}>
+    <dialog
+      ref={element}
+      className="modal"
+      aria-label={title}
+      onClose={onClose}
+      onClick={(event) => event.target === element.current && element.current?.close()}
+    >
+      <div className={`dialog-box modal-box ${wide ? "max-w-3xl" : "max-w-2xl"}`}>
         <div className="mb-3 flex items-start gap-4">
           <h2 className="text-xl">{title}</h2>
-          <button type="button" className="plain-button ml-auto" onClick={() => element.current?.close()}>Close</button>
+          <button type="button" className="plain-button ml-auto" onClick={() => element.current?.close()}>
+            Close
+          </button>
         </div>
         {children}
       </div>

@@ -1,4 +1,5 @@
-import type { Field, Problem } from "../api/client"
+import type { Field, Problem } from "../keep/client"
+import { Fold } from "./Fold"
 import { FieldControl } from "./FieldControl"
 
 interface Props {
@@ -16,12 +17,23 @@ export function MoneyTerms({ fields, money, problems, onChange }: Props) {
     onChange(Object.keys(next).length > 0 ? next : undefined)
   }
   return (
-    <details className="pt-2" open={money !== undefined || problems.some((problem) => problem.at.startsWith("money"))}>
-      <summary className="cursor-pointer py-2 font-semibold">Sale, tax, your time and an asking price</summary>
+    <Fold
+      className="pt-2"
+      summary="Sale, tax, your time and an asking price"
+      begin={money !== undefined}
+      urgent={problems.some((problem) => problem.at.startsWith("money"))}
+    >
       {fields.map((field) => (
-        <FieldControl key={field.name} field={field} place={`money.${field.name}`} value={money?.[field.name]} fallback={field.default === undefined ? undefined : String(field.default)}
-          problem={problems.find((problem) => problem.at === `money.${field.name}`)?.says} onChange={(value) => change(field.name, value)} />
+        <FieldControl
+          key={field.name}
+          field={field}
+          place={`money.${field.name}`}
+          value={money?.[field.name]}
+          fallback={field.default === undefined ? undefined : String(field.default)}
+          problem={problems.find((problem) => problem.at === `money.${field.name}`)?.says}
+          onChange={(value) => change(field.name, value)}
+        />
       ))}
-    </details>
+    </Fold>
   )
 }

@@ -13,7 +13,14 @@ export function OpenChoice({ label, name, value, choices, onChange }: Props) {
       <legend className="sr-only">{label}</legend>
       {choices.map((choice) => (
         <label key={choice.value}>
-          <input type="radio" className="peer sr-only" name={name} value={choice.value} checked={choice.value === value} onChange={() => onChange(choice.value)} />
+          <input
+            type="radio"
+            className="peer sr-only"
+            name={name}
+            value={choice.value}
+            checked={choice.value === value}
+            onChange={() => onChange(choice.value)}
+          />
           <span>{choice.says}</span>
         </label>
       ))}

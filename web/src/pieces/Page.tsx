@@ -1,7 +1,8 @@
-import { useEffect, type ReactNode } from "react"
+import { useEffect, useState, type ReactNode } from "react"
 import { NavLink } from "react-router"
-import type { Units } from "../api/client"
+import type { Units } from "../keep/client"
 import { OpenChoice } from "./OpenChoice"
+import { chooseTheme, chosenTheme, type Theme } from "./theme"
 
 interface Props {
   title: string
@@ -17,6 +18,17 @@ const places = [
   { to: "/notebook", says: "Notebook" },
 ]
 
+const looks: { value: Theme; says: string }[] = [
+  { value: "auto", says: "As this machine" },
+  { value: "lantern", says: "Day" },
+  { value: "dusk", says: "Evening" },
+]
+
+const measures = [
+  { value: "in", says: "inches" },
+  { value: "cm", says: "cm" },
+]
+
 /** What stands at the head of every screen. */
 export function Page({ title, units, onUnits, children }: Props) {
   useEffect(() => {
@@ -24,25 +36,62 @@ export function Page({ title, units, onUnits, children }: Props) {
   }, [title])
   return (
     <>
-      <header className="no-print flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-base-300 px-4 py-1.5 sm:px-6">
+      <header className="page-head no-print">
         <span className="flex items-center gap-2 font-display text-lg font-bold">
           <img src="/lantern.svg" alt="" className="h-7 w-7" />
           Crisp Lantern
         </span>
         <nav aria-label="Places" className="flex gap-5">
           {places.map((place) => (
-            <NavLink key={place.to} to={place.to}
-              className={({ isActive }) => `border-b-2 py-1.5 ${isActive || (place.to === "/" && location.pathname.startsWith("/wreaths")) ? "border-primary font-semibold" : "border-transparent text-quiet hover:border-base-300"}`}>
+            <NavLink
+              key={place.to}
+              to={place.to}
+              className={({ isActive }) => placeLook(isActive || isWreath(place.to))}
+            >
               {place.says}
             </NavLink>
           ))}
         </nav>
-        <div className="ml-auto">
-          <OpenChoice label="Units" name="units" value={units} onChange={(value) => onUnits(value as Units)}
-            choices={[{ value: "in", says: "inches" }, { value: "cm", says: "cm" }]} />
+        <div className="ml-auto flex flex-wrap items-center gap-3">
+          <Look />
+          <OpenChoice
+            label="Units"
+            name="units"
+            value={units}
+            onChange={(value) => onUnits(value as Units)}
+            choices={measures}
+          />
         </div>
       </header>
       {children}
     </>
+  )
+}
+
+const isWreath = (to: string) => to === "/" && location.pathname.startsWith("/wreaths")
+
+const placeLook = (here: boolean) =>
+  `border-b-2 py-1.5 ${here ? "border-primary font-semibold" : "border-transparent text-quiet hover:border-base-300"}`
+
+/** By day, in the evening, or as the machine has it. */
+function Look() {
+  const [theme, setTheme] = useState(chosenTheme)
+  const choose = (next: Theme) => {
+    chooseTheme(next)
+    setTheme(next)
+  }
+  return (
+    <select
+      aria-label="Look"
+      className="field-input w-40 text-left"
+      value={theme}
+      onChange={(event) => choose(event.target.value as Theme)}
+    >
+      {looks.map((look) => (
+        <option key={look.value} value={look.value}>
+          {look.says}
+        </option>
+      ))}
+    </select>
   )
 }

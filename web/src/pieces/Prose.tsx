@@ -11,11 +11,20 @@ export function Prose({ children }: { children: string }) {
     parts.push(children.slice(end, match.index))
     parts.push(
       <span className="fraction" key={match.index}>
-        {whole && `${whole.trim()}\u2009`}<sup>{over}</sup><i>⁄</i><sub>{under}</sub>
+        {whole && `${whole.trim()}\u2009`}
+        <sup>{over}</sup>
+        <i>⁄</i>
+        <sub>{under}</sub>
       </span>,
     )
     end = match.index + text.length
   }
   parts.push(children.slice(end))
-  return <>{parts.map((part, index) => <Fragment key={index}>{part}</Fragment>)}</>
+  return (
+    <>
+      {parts.map((part, index) => (
+        <Fragment key={index}>{part}</Fragment>
+      ))}
+    </>
+  )
 }

@@ -1,4 +1,4 @@
-import type { Field, Material, Problem } from "../api/client"
+import type { Field, Material, Problem } from "../keep/client"
 import { FieldControl } from "./FieldControl"
 
 type Record_ = Record<string, unknown>
@@ -16,7 +16,7 @@ interface Props {
 /** A list of records, each with its own fields, drawn from the list's declaration. */
 export function RecordList({ field, place, records, materials, problems, understood, onChange }: Props) {
   const list = Array.isArray(records) ? (records as Record_[]) : []
-  const fields = ((field.of as Field | undefined)?.fields ?? []) as Field[]
+  const fields = field.of?.fields ?? []
   const at = (name: string) => problems.find((problem) => problem.at === name)?.says
   const change = (index: number, name: string, value: unknown) => {
     const { [name]: _, ...rest } = list[index] ?? {}
@@ -25,18 +25,43 @@ export function RecordList({ field, place, records, materials, problems, underst
   return (
     <fieldset className="py-2">
       <legend className="font-semibold">{field.label}</legend>
-      {list.length === 0 && field.default_says && <p className="text-sm text-quiet">Left empty: {field.default_says}.</p>}
+      {list.length === 0 && field.default_says && (
+        <p className="text-sm text-quiet">Left empty: {field.default_says}.</p>
+      )}
       {list.map((record, index) => (
         <div key={index} className="border-b border-base-300 pl-3">
           {fields.map((each) => (
-            <FieldControl key={each.name} field={each} place={`${place}.${index}.${each.name}`} value={record[each.name]} materials={materials} understood={understood(`${place}.${index}.${each.name}`)} problem={at(`${place}.${index}.${each.name}`)}
-              fallback={each.default === undefined ? undefined : String(each.default)} onChange={(value) => change(index, each.name, value)} />
+            <FieldControl
+              key={each.name}
+              field={each}
+              place={`${place}.${index}.${each.name}`}
+              value={record[each.name]}
+              materials={materials}
+              understood={understood(`${place}.${index}.${each.name}`)}
+              problem={at(`${place}.${index}.${each.name}`)}
+              fallback={each.default === undefined ? undefined : String(each.default)}
+              onChange={(value) => change(index, each.name, value)}
+            />
           ))}
-          <p className="py-1 text-right"><button type="button" className="link-button text-sm" onClick={() => onChange(list.length === 1 ? undefined : list.filter((_, i) => i !== index))}>Take part {index + 1} out</button></p>
+          <p className="py-1 text-right">
+            <button
+              type="button"
+              className="link-button text-sm"
+              onClick={() => onChange(list.length === 1 ? undefined : list.filter((_, i) => i !== index))}
+            >
+              Take part {index + 1} out
+            </button>
+          </p>
         </div>
       ))}
-      <button type="button" className="plain-button mt-1" onClick={() => onChange([...list, {}])}>Add a part</button>
-      {at(place) && <p role="alert" className="text-sm font-semibold text-error">{at(place)}</p>}
+      <button type="button" className="plain-button mt-1" onClick={() => onChange([...list, {}])}>
+        Add a part
+      </button>
+      {at(place) && (
+        <p role="alert" className="text-sm font-semibold text-error">
+          {at(place)}
+        </p>
+      )}
     </fieldset>
   )
 }

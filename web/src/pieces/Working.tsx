@@ -1,4 +1,4 @@
-import type { WorkingLine } from "../api/client"
+import type { WorkingLine } from "../keep/client"
 import { Prose } from "./Prose"
 
 /** A sum, set as in a ledger: words, the sum in the maker's numbers, the answer in bold. */
@@ -8,11 +8,17 @@ export function Working({ lines, caption }: { lines: WorkingLine[]; caption?: st
     <table className="ledger w-full text-[0.95rem]">
       {caption && <caption className="pb-1 text-left font-semibold">{caption}</caption>}
       <tbody>
-        {lines.map((line, index) => (
-          <tr key={index}>
-            <td><Prose>{line.says}</Prose></td>
-            <td><Prose>{line.sum}</Prose></td>
-            <td><Prose>{line.answer}</Prose></td>
+        {lines.map((line) => (
+          <tr key={line.key}>
+            <td>
+              <Prose>{line.says}</Prose>
+            </td>
+            <td>
+              <Prose>{line.sum}</Prose>
+            </td>
+            <td>
+              <Prose>{line.answer}</Prose>
+            </td>
           </tr>
         ))}
       </tbody>

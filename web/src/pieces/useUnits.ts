@@ -1,5 +1,5 @@
 import { useState } from "react"
-import type { Units } from "../api/client"
+import type { Units } from "../keep/client"
 
 const KEY = "lantern.units"
 

@@ -1,6 +1,16 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { answered, api, Refusal, type Declarations, type Field, type Material, type StashMaterial, type Units } from "../api/client"
+import {
+  answered,
+  api,
+  Refusal,
+  type Declarations,
+  type Field,
+  type Material,
+  type StashMaterial,
+  type Units,
+} from "../keep/client"
+import { askAgain, touched } from "../keep/keys"
 import { Dialog } from "../pieces/Dialog"
 import { FieldControl } from "../pieces/FieldControl"
 import { put, valueAt } from "../wreath/places"
@@ -20,40 +30,89 @@ export function MaterialForm({ stashed, units, kinds, onClose }: Props) {
   const queries = useQueryClient()
   const fields = kinds.find(({ kind }) => kind === draft.kind)?.fields ?? []
   const done = () => {
-    void queries.invalidateQueries({ queryKey: ["materials"] })
-    void queries.invalidateQueries({ queryKey: ["wreaths"] })
+    void askAgain(queries, touched.stash)
     onClose()
   }
   const save = useMutation({
     mutationFn: async () => {
       const material = { ...draft, id: draft.id ?? slug(draft.name) } as Record<string, unknown>
       return stashed
-        ? answered(await api.PUT("/materials/{id}", { params: { path: { id: stashed.id } }, body: { version: stashed.version, units, material } }))
+        ? answered(
+            await api.PUT("/materials/{id}", {
+              params: { path: { id: stashed.id } },
+              body: { version: stashed.version, units, material },
+            }),
+          )
         : answered(await api.POST("/materials", { body: { units, material } }))
     },
     onSuccess: done,
   })
   const remove = useMutation({
-    mutationFn: async () => answered(await api.DELETE("/materials/{id}", { params: { path: { id: stashed!.id }, query: { version: stashed!.version } } })),
+    mutationFn: async () =>
+      answered(
+        await api.DELETE("/materials/{id}", {
+          params: { path: { id: stashed!.id }, query: { version: stashed!.version } },
+        }),
+      ),
     onSuccess: done,
   })
   const refusal = save.error ?? remove.error
-  const problems = refusal instanceof Refusal ? refusal.problems : refusal ? [{ at: "", says: "The server did not answer; what you typed is still here." }] : []
+  const problems =
+    refusal instanceof Refusal
+      ? refusal.problems
+      : refusal
+        ? [{ at: "", says: "The server did not answer; what you typed is still here." }]
+        : []
   const control = (field: Field, place: string) => (
-    <FieldControl key={`${draft.kind ?? ""}.${place}`} field={field} place={place} value={valueAt(draft, place)} understood={same(valueAt(draft, place), valueAt(stashed?.material, place)) ? stashed?.lengths[place] : undefined} problem={problems.find((problem) => problem.at === place)?.says} onChange={(value) => setDraft(put(draft, place, value))} />
+    <FieldControl
+      key={`${draft.kind ?? ""}.${place}`}
+      field={field}
+      place={place}
+      value={valueAt(draft, place)}
+      understood={
+        same(valueAt(draft, place), valueAt(stashed?.material, place)) ? stashed?.lengths[place] : undefined
+      }
+      problem={problems.find((problem) => problem.at === place)?.says}
+      onChange={(value) => setDraft(put(draft, place, value))}
+    />
   )
   const general = problems.filter((problem) => problem.at === "" || problem.at === "version" || problem.at === "id")
   return (
     <Dialog title={stashed ? stashed.material.name : "A new material"} onClose={onClose}>
-      <form onSubmit={(event) => { event.preventDefault(); save.mutate() }}>
-        {general.map((problem) => <p key={problem.says} role="alert" className="font-semibold text-error">{problem.says}</p>)}
-        {fields.filter((field) => field.name !== "id" && field.kind !== "list").map((field) => control(field, field.name))}
-        {fields.filter((field) => field.kind === "list").map((list) => (
-          <Entries key={`${draft.kind ?? ""}.${list.name}`} list={list} entries={(draft[list.name] as unknown[] | undefined) ?? []} onChange={(entries) => setDraft({ ...draft, [list.name]: entries })} control={control} />
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          save.mutate()
+        }}
+      >
+        {general.map((problem) => (
+          <p key={problem.says} role="alert" className="font-semibold text-error">
+            {problem.says}
+          </p>
         ))}
+        {fields
+          .filter((field) => field.name !== "id" && field.kind !== "list")
+          .map((field) => control(field, field.name))}
+        {fields
+          .filter((field) => field.kind === "list")
+          .map((list) => (
+            <Entries
+              key={`${draft.kind ?? ""}.${list.name}`}
+              list={list}
+              entries={(draft[list.name] as unknown[] | undefined) ?? []}
+              onChange={(entries) => setDraft({ ...draft, [list.name]: entries })}
+              control={control}
+            />
+          ))}
         <div className="flex gap-3 pt-4">
-          <button type="submit" className="amber-button" disabled={save.isPending}>Save</button>
-          {stashed && <button type="button" className="plain-button ml-auto" onClick={() => remove.mutate()}>Remove from the stash</button>}
+          <button type="submit" className="amber-button" disabled={save.isPending}>
+            Save
+          </button>
+          {stashed && (
+            <button type="button" className="plain-button ml-auto" onClick={() => remove.mutate()}>
+              Remove from the stash
+            </button>
+          )}
         </div>
       </form>
     </Dialog>
@@ -61,18 +120,43 @@ export function MaterialForm({ stashed, units, kinds, onClose }: Props) {
 }
 
 /** The entries of a list field, each with its own controls. */
-function Entries({ list, entries, onChange, control }: { list: Field; entries: unknown[]; onChange: (entries: unknown[]) => void; control: (field: Field, place: string) => React.ReactNode }) {
-  const of = list.of as unknown as Field
+function Entries({
+  list,
+  entries,
+  onChange,
+  control,
+}: {
+  list: Field
+  entries: unknown[]
+  onChange: (entries: unknown[]) => void
+  control: (field: Field, place: string) => React.ReactNode
+}) {
+  const of = list.of
+  if (!of) return null
   return (
     <fieldset className="pt-3">
       <legend className="font-semibold">{list.label}</legend>
       {entries.map((_, index) => (
         <div key={index} className="flex items-center gap-3">
-          <div className="flex-1">{of.kind === "record" ? of.fields?.map((field) => control(field, `${list.name}.${index}.${field.name}`)) : control(of, `${list.name}.${index}`)}</div>
-          <button type="button" className="link-button text-sm" onClick={() => onChange(entries.filter((_, i) => i !== index))}>Take out</button>
+          <div className="flex-1">
+            {of.kind === "record"
+              ? of.fields?.map((field) => control(field, `${list.name}.${index}.${field.name}`))
+              : control(of, `${list.name}.${index}`)}
+          </div>
+          <button
+            type="button"
+            className="link-button text-sm"
+            onClick={() => onChange(entries.filter((_, i) => i !== index))}
+          >
+            Take out
+          </button>
         </div>
       ))}
-      <button type="button" className="plain-button mt-2" onClick={() => onChange([...entries, of.kind === "record" ? {} : ""])}>{of.label.replace(/^An? /, "Add a ").replace("a offer", "an offer")}</button>
+      <button
+        type="button"
+        className="plain-button mt-2"
+        onClick={() => onChange([...entries, of.kind === "record" ? {} : ""])}
+      >{`Add ${of.label[0]?.toLowerCase()}${of.label.slice(1)}`}</button>
     </fieldset>
   )
 }
@@ -82,6 +166,10 @@ const same = (now: unknown, saved: unknown) => saved !== undefined && now === sa
 
 /** An id made of the name, with a tail that keeps it apart from others of that name. */
 function slug(name: unknown): string {
-  const words = String(name ?? "material").toLowerCase().replace(/[^a-z0-9]+/g, "-").replace(/^-+|-+$/g, "").slice(0, 40)
+  const words = String(name ?? "material")
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-+|-+$/g, "")
+    .slice(0, 40)
   return `${words || "material"}-${Date.now().toString(36)}`
 }

@@ -1,48 +1,117 @@
-import { count, CutLength, opened } from "../cut/CutLength"
+import { CutLength } from "../cut/CutLength"
+import { openedSays } from "../cut/cutSays"
+import { Fold } from "../pieces/Fold"
 import { FieldControl } from "../pieces/FieldControl"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 
 /** What to cut from what: every length opened as a bar, its cuts in order, to scale. */
-export function CutStage({ plan, worked, problems, declarations, bench, onChange, onTick, onStash, refused, id }: StageProps) {
+export function CutStage({
+  plan,
+  worked,
+  problems,
+  declarations,
+  bench,
+  onChange,
+  onTick,
+  onStash,
+  refused,
+  id,
+}: StageProps) {
   if (!worked) return null
   const done = worked.cut_sheet.filter((bar) => bench.ticks.includes(bar.id)).length
-  const groups = worked.materials.map((material) => ({ material, bars: worked.cut_sheet.filter((bar) => bar.material === material.id) })).filter((group) => group.bars.length > 0)
+  const groups = worked.materials
+    .map((material) => ({ material, bars: worked.cut_sheet.filter((bar) => bar.material === material.id) }))
+    .filter((group) => group.bars.length > 0)
   const sheets = (id: string) => plan.materials?.find((material) => material.id === id)
   return (
     <section aria-label="Cut">
       <div className="flex items-baseline gap-4">
         <h2 className="text-xl">Cut sheet</h2>
-        {worked.cut_sheet.length > 0 && <span className="text-quiet">{done} of {worked.cut_sheet.length} ticked</span>}
+        {worked.cut_sheet.length > 0 && (
+          <span className="text-quiet">
+            {done} of {worked.cut_sheet.length} ticked
+          </span>
+        )}
         <span className="no-print ml-auto flex gap-2">
-          <a className="plain-button" href={`/api/wreaths/${id}/cut-sheet.pdf?paper=${plan.units === "in" ? "letter" : "a4"}`} download>PDF</a>
-          <a className="plain-button" href={`/api/wreaths/${id}/cut-sheet.csv`} download>CSV</a>
-          <button type="button" className="plain-button" onClick={() => window.print()}>Print</button>
+          <a
+            className="plain-button"
+            href={`/api/wreaths/${id}/cut-sheet.pdf?paper=${plan.units === "in" ? "letter" : "a4"}`}
+            download
+          >
+            PDF
+          </a>
+          <a className="plain-button" href={`/api/wreaths/${id}/cut-sheet.csv`} download>
+            CSV
+          </a>
+          <button type="button" className="plain-button" onClick={() => window.print()}>
+            Print
+          </button>
         </span>
       </div>
-      {refused && <p role="alert" className="font-semibold text-error">{refused}</p>}
-      {groups.length > 0 && problems.length === 0 && (
-        <p className="no-print flex flex-wrap items-center gap-3 py-2">
-          {bench.cut
-            ? <><span className="font-semibold text-secondary">Cut: its material is out of the stash, the remnants are in it.</span><button type="button" className="plain-button" onClick={() => onStash()}>Take it back</button></>
-            : <><button type="button" className="amber-button" onClick={() => onStash(worked.cut_sheet)}>I cut it</button><span className="text-sm text-quiet">Takes these lengths out of the stash and puts the remnants in.</span></>}
+      {refused && (
+        <p role="alert" className="font-semibold text-error">
+          {refused}
         </p>
       )}
-      <details className="no-print" open={problems.some((problem) => /^(sureness|smallest)/.test(problem.at))}>
-        <summary className="cursor-pointer py-2 font-semibold">How sure, and how fine</summary>
+      {groups.length > 0 && problems.length === 0 && (
+        <p className="no-print flex flex-wrap items-center gap-3 py-2">
+          {bench.cut ? (
+            <>
+              <span className="font-semibold text-secondary">
+                Cut: its material is out of the stash, the remnants are in it.
+              </span>
+              <button type="button" className="plain-button" onClick={() => onStash()}>
+                Take it back
+              </button>
+            </>
+          ) : (
+            <>
+              <button type="button" className="amber-button" onClick={() => onStash(worked.cut_sheet)}>
+                I cut it
+              </button>
+              <span className="text-sm text-quiet">
+                Takes these lengths out of the stash and puts the remnants in.
+              </span>
+            </>
+          )}
+        </p>
+      )}
+      <Fold
+        className="no-print"
+        summary="How sure, and how fine"
+        urgent={problems.some((problem) => /^(sureness|smallest)/.test(problem.at))}
+      >
         {declarations.cutting.map((field) => (
-          <FieldControl key={field.name} field={field} place={field.name} value={valueAt(plan, field.name)} understood={problems.length > 0 ? undefined : worked.lengths[field.name]} fallback={field.default === undefined ? undefined : String(field.default)}
-            problem={problems.find((problem) => problem.at === field.name)?.says} onChange={(value) => onChange(put(plan, field.name, value))} />
+          <FieldControl
+            key={field.name}
+            field={field}
+            place={field.name}
+            value={valueAt(plan, field.name)}
+            understood={problems.length > 0 ? undefined : worked.lengths[field.name]}
+            fallback={field.default === undefined ? undefined : String(field.default)}
+            problem={problems.find((problem) => problem.at === field.name)?.says}
+            onChange={(value) => onChange(put(plan, field.name, value))}
+          />
         ))}
-      </details>
+      </Fold>
       {groups.length === 0 && <p className="py-2 text-quiet">Nothing to cut yet: choose a covering first.</p>}
       {groups.map(({ material, bars }) => (
         <div key={material.id} className="pt-3">
           <h3 className="text-lg">{material.name}</h3>
-          <p className="text-sm text-quiet">
-            {count(bars)} {opened(material.kind, count(bars))} opened{material.joins > 0 ? `, ${material.joins} ${material.joins === 1 ? "join" : "joins"}` : ""}. {material.optimal ? "Nobody could buy less for it." : `At least ${material.bound} whatever one does.`}
-          </p>
-          <ul>{bars.map((bar) => <CutLength key={bar.id} bar={bar} ticked={bench.ticks.includes(bar.id)} onTick={(made) => onTick(bar.id, made)} longest={Math.max(...bars.map((each) => each.length))} material={sheets(material.id)} />)}</ul>
+          <p className="text-sm text-quiet">{openedSays(bars, material)}</p>
+          <ul>
+            {bars.map((bar) => (
+              <CutLength
+                key={bar.id}
+                bar={bar}
+                ticked={bench.ticks.includes(bar.id)}
+                onTick={(made) => onTick(bar.id, made)}
+                longest={Math.max(...bars.map((each) => each.length))}
+                material={sheets(material.id)}
+              />
+            ))}
+          </ul>
         </div>
       ))}
     </section>

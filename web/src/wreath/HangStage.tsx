@@ -1,5 +1,4 @@
-import { useTemplates } from "../api/queries"
-import { useStash } from "../api/queries"
+import { useStash, useTemplates } from "../keep/queries"
 import { Working } from "../pieces/Working"
 import { LayersStage } from "./LayersStage"
 import type { StageProps } from "./stageProps"
@@ -8,14 +7,14 @@ import type { StageProps } from "./stageProps"
 export function HangStage(props: StageProps) {
   return (
     <LayersStage {...props} stage="hang">
-      <Templates id={props.id} units={props.plan.units} stale={props.problems.length > 0} />
+      <Templates id={props.id} units={props.plan.units} />
       <Supplies {...props} />
     </LayersStage>
   )
 }
 
-function Templates({ id, units, stale }: { id: number; units: string; stale: boolean }) {
-  const templates = useTemplates(id, stale).data ?? []
+function Templates({ id, units }: { id: number; units: string }) {
+  const templates = useTemplates(id).data ?? []
   if (templates.length === 0) return null
   const paper = units === "in" ? "letter" : "a4"
   return (
@@ -24,10 +23,27 @@ function Templates({ id, units, stale }: { id: number; units: string; stale: boo
       <ul>
         {templates.map((each) => (
           <li key={each.name} className="row">
-            <span>{each.title}<span className="block text-sm text-quiet">{each.says}</span></span>
+            <span>
+              {each.title}
+              <span className="block text-sm text-quiet">{each.says}</span>
+            </span>
             <span className="flex gap-2">
-              <a className="plain-button" href={`/api/wreaths/${id}/template.pdf?part=${each.name}&paper=${paper}`} download aria-label={`${each.title} as PDF`}>PDF</a>
-              <a className="plain-button" href={`/api/wreaths/${id}/template.svg?part=${each.name}`} download aria-label={`${each.title} as SVG`}>SVG</a>
+              <a
+                className="plain-button"
+                href={`/api/wreaths/${id}/template.pdf?part=${each.name}&paper=${paper}`}
+                download
+                aria-label={`${each.title} as PDF`}
+              >
+                PDF
+              </a>
+              <a
+                className="plain-button"
+                href={`/api/wreaths/${id}/template.svg?part=${each.name}`}
+                download
+                aria-label={`${each.title} as SVG`}
+              >
+                SVG
+              </a>
             </span>
           </li>
         ))}
@@ -48,9 +64,26 @@ function Supplies({ plan, worked, onChange }: StageProps) {
       {sold.length > 0 && (
         <div className="row">
           <label htmlFor="glue">Glue sticks</label>
-          <select id="glue" className="field-input !w-64 !text-left" value={own?.id ?? ""} onChange={(event) => onChange({ ...plan, materials: [...(plan.materials ?? []).filter((material) => material.kind !== "glue"), ...sold.filter((material) => material.id === event.target.value)] })}>
+          <select
+            id="glue"
+            className="field-input w-64 text-left"
+            value={own?.id ?? ""}
+            onChange={(event) =>
+              onChange({
+                ...plan,
+                materials: [
+                  ...(plan.materials ?? []).filter((material) => material.kind !== "glue"),
+                  ...sold.filter((material) => material.id === event.target.value),
+                ],
+              })
+            }
+          >
             <option value="">Not counted into the money</option>
-            {sold.map((material) => <option key={material.id} value={material.id}>{material.name}</option>)}
+            {sold.map((material) => (
+              <option key={material.id} value={material.id}>
+                {material.name}
+              </option>
+            ))}
           </select>
         </div>
       )}

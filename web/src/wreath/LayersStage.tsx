@@ -1,22 +1,14 @@
 import { useState, type ReactNode } from "react"
 import { Link } from "react-router"
-import { useStash } from "../api/queries"
-import type { Covering } from "../api/client"
+import type { Covering, Declarations, Material } from "../keep/client"
+import { useStash } from "../keep/queries"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { LayerControls } from "./LayerControls"
-import { freshId, withMaterials } from "./layers"
+import { freshId, knownMaterials, layersOf, withMaterials } from "./layers"
 import type { StageProps } from "./stageProps"
 
-type Stage = Covering["stage"]
-
-const empty: Record<Stage, { title: string; says: string; more: string }> = {
-  cover: { title: "Nothing on it yet", says: "Choose a covering, and the drawing shows it on this form.", more: "Add a layer on top" },
-  trim: { title: "Nothing fixed on yet", says: "A bow, picks, a sign: each at its place by the clock, with what holds it.", more: "Add another" },
-  hang: { title: "Nothing to hang it by yet", says: "Fitted before the covering, a hanger is out of sight.", more: "Add to it" },
-}
-
 interface Props extends StageProps {
-  stage: Stage
+  stage: Covering["stage"]
   /** What else belongs to this stage. */
   children?: ReactNode
 }
@@ -26,46 +18,115 @@ export function LayersStage({ stage, children, ...props }: Props) {
   const { plan, declarations, onChange } = props
   const [chosen, setChosen] = useState(0)
   const stash = useStash(plan.units).data ?? []
-  const layers = plan.layers ?? []
-  const known = [...(plan.materials ?? []), ...stash.map((each) => each.material).filter((material) => !plan.materials?.some((own) => own.id === material.id))]
-  const declared = (method: string) => declarations.coverings.find((covering) => covering.method === method)
+  const known = knownMaterials(plan, stash)
+  const declared = declarations.stages.find((each) => each.key === stage)
   const offered = declarations.coverings.filter((covering) => covering.stage === stage)
-  const own = layers.map((layer, index) => ({ layer, index })).filter(({ layer }) => (declared(layer.method)?.stage ?? "cover") === stage)
+  const own = layersOf(plan, stage, declarations.coverings)
   const place = Math.min(chosen, Math.max(own.length - 1, 0))
   const open = own[place]
   const add = (covering: Covering) => {
-    const material = covering.takes.flatMap((kind) => known.find((each) => each.kind === kind) ?? [])[0]
-    onChange(withMaterials({ ...plan, layers: [...layers, { id: freshId(layers), method: covering.method, ...(covering.method === "attach" ? {} : { material: material?.id }) }] }, known))
+    onChange(withLayer(props, covering, known))
     setChosen(own.length)
   }
-  const words = empty[stage]
+  const titleOf = (method: string) => declarations.coverings.find((each) => each.method === method)?.title ?? method
   return (
-    <section aria-label={{ cover: "Cover", trim: "Trim", hang: "Hang" }[stage]}>
+    <section aria-label={declared?.title}>
       {own.length > 1 && (
-        <div className="row"><span>Layer</span>
-          <OpenChoice label="Layer" name="layer" value={String(place)} onChange={(value) => setChosen(Number(value))}
-            choices={own.map(({ layer }, i) => ({ value: String(i), says: `${i + 1}. ${declared(layer.method)?.title ?? layer.method}` }))} />
+        <div className="row">
+          <span>Layer</span>
+          <OpenChoice
+            label="Layer"
+            name="layer"
+            value={String(place)}
+            onChange={(value) => setChosen(Number(value))}
+            choices={own.map(({ layer }, i) => ({ value: String(i), says: `${i + 1}. ${titleOf(layer.method)}` }))}
+          />
         </div>
       )}
-      {open ? <LayerControls key={open.layer.id} {...props} layer={open.layer} index={open.index} known={known} /> : (
-        <>
-          <h2 className="text-xl">{words.title}</h2>
-          <p className="py-2 text-quiet">{words.says}</p>
-          {stage === "cover" && <p className="pb-3"><Link className="amber-button inline-block" to="../coverings" relative="path">See all on this form</Link></p>}
-          <ul className="flex flex-wrap gap-3">
-            {offered.map((covering, i) => <li key={covering.method}><button type="button" className={stage !== "cover" && i === offered.length - 1 ? "amber-button" : "plain-button"} onClick={() => add(covering)}>{stage === "cover" ? covering.title : `Add: ${covering.title.toLowerCase()}`}</button></li>)}
-          </ul>
-        </>
+      {open ? (
+        <LayerControls key={open.layer.id} {...props} layer={open.layer} index={open.index} known={known} />
+      ) : (
+        <Nothing stage={declared} offered={offered} onAdd={add} />
       )}
       {open && (
         <p className="no-print flex flex-wrap gap-4 pt-3 text-sm">
-          {stage === "cover"
-            ? <button type="button" className="link-button" onClick={() => add(offered.find((each) => known.some((material) => each.takes.includes(material.kind))) ?? offered[0]!)}>{words.more}</button>
-            : offered.map((covering) => <button key={covering.method} type="button" className="link-button" onClick={() => add(covering)}>Add: {covering.title.toLowerCase()}</button>)}
-          <button type="button" className="link-button" onClick={() => onChange({ ...plan, layers: layers.filter((each) => each !== open.layer) })}>Take this layer off</button>
+          <More stage={declared} offered={offered} known={known} onAdd={add} />
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => onChange({ ...plan, layers: plan.layers?.filter((each) => each !== open.layer) })}
+          >
+            Take this layer off
+          </button>
         </p>
       )}
       {children}
     </section>
+  )
+}
+
+/** The plan with one more layer, of the first material that there is for it. */
+function withLayer({ plan }: StageProps, covering: Covering, known: Material[]) {
+  const material = covering.takes.flatMap((kind) => known.find((each) => each.kind === kind) ?? [])[0]
+  const layers = plan.layers ?? []
+  const named = covering.method === "attach" ? {} : { material: material?.id }
+  const layer = { id: freshId(layers), method: covering.method, ...named }
+  return withMaterials({ ...plan, layers: [...layers, layer] }, known)
+}
+
+type Stage = Declarations["stages"][number] | undefined
+
+interface AddingProps {
+  stage: Stage
+  offered: Covering[]
+  onAdd: (covering: Covering) => void
+}
+
+/** A stage with nothing in it teaches in one sentence, and offers what there is. */
+function Nothing({ stage, offered, onAdd }: AddingProps) {
+  const covers = stage?.key === "cover"
+  return (
+    <>
+      <h2 className="text-xl">{stage?.empty}</h2>
+      <p className="py-2 text-quiet">{stage?.teaches}</p>
+      {covers && (
+        <p className="pb-3">
+          <Link className="amber-button inline-block" to="../coverings" relative="path">
+            See all on this form
+          </Link>
+        </p>
+      )}
+      <ul className="flex flex-wrap gap-3">
+        {offered.map((covering, i) => (
+          <li key={covering.method}>
+            <button
+              type="button"
+              className={!covers && i === offered.length - 1 ? "amber-button" : "plain-button"}
+              onClick={() => onAdd(covering)}
+            >
+              {covers ? covering.title : `Add: ${covering.title.toLowerCase()}`}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}
+
+/** One more of a stage: of the covering, whichever there is material for; else each by its name. */
+function More({ stage, offered, known, onAdd }: AddingProps & { known: Material[] }) {
+  if (stage?.key !== "cover") {
+    return offered.map((covering) => (
+      <button key={covering.method} type="button" className="link-button" onClick={() => onAdd(covering)}>
+        Add: {covering.title.toLowerCase()}
+      </button>
+    ))
+  }
+  const next = offered.find((each) => known.some((material) => each.takes.includes(material.kind))) ?? offered[0]
+  if (!next) return null
+  return (
+    <button type="button" className="link-button" onClick={() => onAdd(next)}>
+      {stage.more}
+    </button>
   )
 }

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react"
-import type { WorkedMaterial } from "../api/client"
+import type { WorkedMaterial } from "../keep/client"
 import { Prose } from "../pieces/Prose"
 
 interface Props {
@@ -14,18 +14,42 @@ interface Props {
 export function Purchase({ material, says, children }: Props) {
   return (
     <div className="border-b border-base-300 py-3">
-      <h3 className="flex justify-between text-lg"><span>{material.name}</span><span>{material.cost_to_buy}</span></h3>
+      <h3 className="flex justify-between text-lg">
+        <span>{material.name}</span>
+        <span>{material.cost_to_buy}</span>
+      </h3>
       {material.buy.length === 0 && material.short === 0 && <p>What is in hand is enough.</p>}
-      <ul>{material.buy.map((buy) => <li key={buy.offer} className="flex justify-between gap-4"><span><b>{buy.count}</b> × <Prose>{says[buy.offer] ?? ""}</Prose></span><span>{buy.cost}</span></li>)}</ul>
-      {material.findings.filter((finding) => finding.level === "stop").map((finding) => <p key={finding.code} className="font-semibold text-error"><Prose>{finding.says}</Prose></p>)}
-      {material.reason && <p className="text-sm"><Prose>{material.reason}</Prose></p>}
+      <ul>
+        {material.buy.map((buy) => (
+          <li key={buy.offer} className="flex justify-between gap-4">
+            <span>
+              <b>{buy.count}</b> × <Prose>{says[buy.offer] ?? ""}</Prose>
+            </span>
+            <span>{buy.cost}</span>
+          </li>
+        ))}
+      </ul>
+      {material.findings
+        .filter((finding) => finding.level === "stop")
+        .map((finding) => (
+          <p key={finding.code} className="font-semibold text-error">
+            <Prose>{finding.says}</Prose>
+          </p>
+        ))}
+      {material.reason && (
+        <p className="text-sm">
+          <Prose>{material.reason}</Prose>
+        </p>
+      )}
       {(material.alternatives ?? []).length > 0 && (
         <table className="ledger my-1 w-full text-sm">
           <caption className="sr-only">Ways it is sold, the cheapest for its length first</caption>
           <tbody>
             {material.alternatives!.map((each) => (
               <tr key={each.offer}>
-                <td><Prose>{says[each.offer] ?? ""}</Prose></td>
+                <td>
+                  <Prose>{says[each.offer] ?? ""}</Prose>
+                </td>
                 <td>{each.per}</td>
                 <td>{each.count === undefined ? "too short" : `${each.count} alone: ${each.cost}`}</td>
               </tr>
@@ -34,9 +58,17 @@ export function Purchase({ material, says, children }: Props) {
         </table>
       )}
       {children}
-      <p className="pt-1 text-sm text-quiet">
-        {material.short > 0 ? "" : `${material.chance_enough >= 0.995 ? "better than 99" : Math.floor(material.chance_enough * 100)} in 100 that it is enough; ${material.left.length === 0 ? "no useful remnant is left" : `${material.left.length} ${material.left.length === 1 ? "remnant is" : "remnants are"} left`}.`}
-      </p>
+      <p className="pt-1 text-sm text-quiet">{material.short > 0 ? "" : sureSays(material)}</p>
     </div>
   )
+}
+
+/** How sure it is that this is enough, and what is left of it. */
+function sureSays({ chance_enough, left }: WorkedMaterial): string {
+  const chance =
+    chance_enough >= 0.995
+      ? "Almost certainly enough (over 99 %)"
+      : `Enough in ${Math.floor(chance_enough * 100)} % of makes`
+  if (left.length === 0) return `${chance}; no useful remnant is left.`
+  return `${chance}; ${left.length} ${left.length === 1 ? "remnant is" : "remnants are"} left.`
 }

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react"
-import type { TapeFigure, WorkedPlan } from "../api/client"
+import type { TapeFigure, WorkedPlan } from "../keep/client"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
 import { Working } from "../pieces/Working"
@@ -9,12 +9,20 @@ import { workingFor } from "./workings"
 export function Tape({ worked, stale }: { worked: WorkedPlan; stale: boolean }) {
   const [open, setOpen] = useState<TapeFigure>()
   return (
-    <footer aria-label="The tape" className="no-print sticky bottom-0 z-10 mt-auto border-t border-base-content bg-accent text-accent-content">
+    <footer
+      aria-label="The tape"
+      className="no-print sticky bottom-0 z-10 mt-auto border-t border-base-content bg-accent text-accent-content"
+    >
       <Marks />
-      {worked.tape.length === 0 && <p className="px-6 pb-4">Choose a covering and a material: the answers stand here.</p>}
+      {worked.tape.length === 0 && (
+        <p className="px-6 pb-4">Choose a covering and a material: the answers stand here.</p>
+      )}
       <ul className={`flex overflow-x-auto px-4 pb-2 sm:px-6 ${stale ? "opacity-60" : ""}`}>
         {worked.tape.map((figure) => (
-          <li key={figure.id} className="min-w-24 max-w-72 grow basis-auto border-l border-base-content/35 first:border-l-0">
+          <li
+            key={figure.id}
+            className="min-w-24 max-w-72 grow basis-auto border-l border-base-content/35 first:border-l-0"
+          >
             <Figure figure={figure} onOpen={() => setOpen(figure)} />
           </li>
         ))}
@@ -22,7 +30,9 @@ export function Tape({ worked, stale }: { worked: WorkedPlan; stale: boolean }) 
       {open && (
         <Dialog title={`${open.figure} ${open.says}`} onClose={() => setOpen(undefined)}>
           <div className="flex flex-col gap-5">
-            {workingFor(worked, open.working).map((part) => <Working key={part.caption} {...part} />)}
+            {workingFor(worked, open.working).map((part) => (
+              <Working key={part.caption} {...part} />
+            ))}
           </div>
         </Dialog>
       )}
@@ -42,13 +52,23 @@ function Figure({ figure, onOpen }: { figure: TapeFigure; onOpen: () => void }) 
     element?.classList.add("flash")
   }, [figure.figure])
   return (
-    <button type="button" onClick={onOpen} className="flex h-full w-full cursor-pointer flex-col px-3 py-1 text-left hover:underline" title="Show the working">
+    <button
+      type="button"
+      onClick={onOpen}
+      className="flex h-full w-full cursor-pointer flex-col px-3 py-1 text-left hover:underline"
+      title="Show the working"
+    >
       <span ref={number} className="whitespace-nowrap rounded font-display text-[1.35rem] font-bold leading-tight">
         {figure.figure.split(/(?<=\d) (?=[a-z])|(?<=[a-z]) (?=\d)/).map((part, index) => (
-          <span key={index} className={/^[a-z]/.test(part) ? "text-base" : ""}>{index > 0 ? " " : ""}<Prose>{part}</Prose></span>
+          <span key={index} className={/^[a-z]/.test(part) ? "text-base" : ""}>
+            {index > 0 ? " " : ""}
+            <Prose>{part}</Prose>
+          </span>
         ))}
       </span>
-      <span className="text-sm leading-snug"><Prose>{figure.says}</Prose></span>
+      <span className="text-sm leading-snug">
+        <Prose>{figure.says}</Prose>
+      </span>
     </button>
   )
 }
@@ -58,7 +78,14 @@ export function Marks() {
   return (
     <svg className="block h-4 w-full" aria-hidden="true">
       <pattern id="tape-marks" width="77" height="16" patternUnits="userSpaceOnUse" x="24">
-        {Array.from({ length: 8 }, (_, i) => <path key={i} d={`M${i * 9.625 + 0.5} 0 V${i === 0 ? 12 : i === 4 ? 9 : 5}`} stroke="currentColor" strokeOpacity={0.7} />)}
+        {Array.from({ length: 8 }, (_, i) => (
+          <path
+            key={i}
+            d={`M${i * 9.625 + 0.5} 0 V${i === 0 ? 12 : i === 4 ? 9 : 5}`}
+            stroke="currentColor"
+            strokeOpacity={0.7}
+          />
+        ))}
       </pattern>
       <rect width="100%" height="16" fill="url(#tape-marks)" />
     </svg>

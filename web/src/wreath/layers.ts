@@ -1,6 +1,13 @@
-import type { Covering, Material, Plan, PlanLayer } from "../api/client"
+import type { Covering, Material, Plan, PlanLayer, StashMaterial } from "../keep/client"
 
-/** The plan with exactly the materials its layers name, in whatever option, taken from the plan or the stash; and its glue. */
+/** Everything that a plan can be made of: its own materials, and whatever else is in the stash. */
+export function knownMaterials(plan: Plan, stash: StashMaterial[]): Material[] {
+  const own = plan.materials ?? []
+  const others = stash.map((each) => each.material).filter((material) => !own.some((each) => each.id === material.id))
+  return [...own, ...others]
+}
+
+/** The plan with exactly the materials its layers name in whatever option, from the plan or the stash; and its glue. */
 export function withMaterials(plan: Plan, known: Material[]): Plan {
   const named = new Set(textsIn(plan.layers ?? []))
   const glue = new Set(plan.materials?.filter((material) => material.kind === "glue").map((material) => material.id))
@@ -20,10 +27,18 @@ export function freshId(layers: PlanLayer[]): string {
   return `layer-${number}`
 }
 
+/** The layers of one stage, each with its place in the plan; a method that is not known belongs to the covering. */
+export function layersOf(plan: Plan, stage: Covering["stage"], coverings: Covering[]) {
+  const stageOf = (method: string) => coverings.find((covering) => covering.method === method)?.stage ?? "cover"
+  return (plan.layers ?? [])
+    .map((layer, index) => ({ layer, index }))
+    .filter(({ layer }) => stageOf(layer.method) === stage)
+}
+
 /** The plan with another covering in place of its first one; what trims it and what it hangs by stay. */
 export function covered(plan: Plan, layer: PlanLayer, coverings: Covering[]): Plan {
   const layers = plan.layers ?? []
-  const first = layers.findIndex((each) => (coverings.find((covering) => covering.method === each.method)?.stage ?? "cover") === "cover")
+  const first = layersOf(plan, "cover", coverings)[0]?.index ?? -1
   const others = layers.filter((_, index) => index !== first)
   const own = others.some((each) => each.id === layer.id) ? { ...layer, id: freshId(layers) } : layer
   return { ...plan, layers: first < 0 ? [own, ...others] : [...others.slice(0, first), own, ...others.slice(first)] }

@@ -13,5 +13,7 @@ export function put<T>(document: T, place: string, value: unknown): T {
 
 /** The value at a place, if anything stands there. */
 export function valueAt(document: unknown, place: string): unknown {
-  return place.split(".").reduce<unknown>((value, key) => (value as Record<string, unknown> | undefined)?.[key], document)
+  return place
+    .split(".")
+    .reduce<unknown>((value, key) => (value as Record<string, unknown> | undefined)?.[key], document)
 }

@@ -1,4 +1,4 @@
-import type { Declarations, Plan, Problem, WorkedPlan } from "../api/client"
+import type { Declarations, Plan, Problem, WorkedPlan } from "../keep/client"
 
 /** What every stage of a wreath is given. */
 export interface StageProps {

@@ -1,8 +1,9 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { Link, useNavigate } from "react-router"
-import { answered, api, sent, type Plan, type Wreath } from "../api/client"
-import { useStash, useWork, useWreaths } from "../api/queries"
 import { Thumbnail } from "../drawing/Thumbnail"
+import { answered, api, type Material, type Plan, type Units, type WorkedPlan, type Wreath } from "../keep/client"
+import { askAgain } from "../keep/keys"
+import { useStash, useWork, useWreaths } from "../keep/queries"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
@@ -18,30 +19,43 @@ export function WreathsScreen() {
   const begin = useMutation({
     mutationFn: async () => {
       const rope = stash?.find((each) => each.material.kind === "rope")?.material
-      const plan: Plan = {
-        format: "crisp-lantern/plan", version: 1, name: "New wreath", units,
-        form: units === "in" ? { base: "wire", shape: "ring", outside: 14, inside: 8 } : { base: "wire", shape: "ring", outside: 35, inside: 20 },
-        materials: rope ? [rope] : [], layers: rope ? [{ id: "layer-1", method: "rope_coil", material: rope.id }] : [],
-      }
-      return answered(await api.POST("/wreaths", { body: { plan: sent(plan) } }))
+      return answered(await api.POST("/wreaths", { body: { plan: beginning(units, rope) } }))
     },
     onSuccess: (wreath) => {
-      void queries.invalidateQueries({ queryKey: ["wreaths"] })
+      void askAgain(queries, ["wreaths"])
       void navigate(`/wreaths/${wreath.id}/form`)
     },
   })
+  const error = wreaths.error ?? begin.error
   return (
     <Page title="Wreaths" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-7xl px-4 py-4 sm:px-6">
         <div className="flex items-baseline gap-4 pb-2">
           <h1 className="text-2xl">Wreaths</h1>
           <span className="text-quiet">{wreaths.data && `${wreaths.data.length} planned`}</span>
-          <button type="button" className="amber-button ml-auto" onClick={() => begin.mutate()} disabled={begin.isPending}>New wreath</button>
+          <button
+            type="button"
+            className="amber-button ml-auto"
+            onClick={() => begin.mutate()}
+            disabled={begin.isPending}
+          >
+            New wreath
+          </button>
         </div>
-        {(wreaths.isError || begin.isError) && <p role="alert" className="font-semibold text-error">{(wreaths.error ?? begin.error)?.message}</p>}
-        {wreaths.data?.length === 0 && <p className="py-6 text-quiet">Pick a form and see it covered, with what to cut, what to buy and what it costs.</p>}
+        {error && (
+          <p role="alert" className="font-semibold text-error">
+            {error.message}
+          </p>
+        )}
+        {wreaths.data?.length === 0 && (
+          <p className="py-6 text-quiet">
+            Pick a form and see it covered, with what to cut, what to buy and what it costs.
+          </p>
+        )}
         <ul className="grid gap-x-8 md:grid-cols-2">
-          {wreaths.data?.map((wreath) => <Row key={wreath.id} wreath={wreath} />)}
+          {wreaths.data?.map((wreath) => (
+            <Row key={wreath.id} wreath={wreath} />
+          ))}
         </ul>
         <Keeping />
       </main>
@@ -49,32 +63,85 @@ export function WreathsScreen() {
   )
 }
 
+/** A plan to begin with: a common ring, coiled in a rope that there is. */
+function beginning(units: Units, rope: Material | undefined): Plan {
+  const sizes = units === "in" ? { outside: 14, inside: 8 } : { outside: 35, inside: 20 }
+  return {
+    format: "crisp-lantern/plan",
+    version: 1,
+    name: "New wreath",
+    units,
+    form: { base: "wire", shape: "ring", ...sizes },
+    materials: rope ? [rope] : [],
+    layers: rope ? [{ id: "layer-1", method: "rope_coil", material: rope.id }] : [],
+  }
+}
+
 function Row({ wreath }: { wreath: Wreath }) {
   const work = useWork(wreath.plan).data
   const queries = useQueryClient()
   const remove = useMutation({
-    mutationFn: async () => answered(await api.DELETE("/wreaths/{id}", { params: { path: { id: wreath.id }, query: { version: wreath.version } } })),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["wreaths"] }),
+    mutationFn: async () => {
+      const params = { path: { id: wreath.id }, query: { version: wreath.version } }
+      return answered(await api.DELETE("/wreaths/{id}", { params }))
+    },
+    onSettled: () => askAgain(queries, ["wreaths"]),
   })
   const worked = work?.worked
-  const pay = worked && Number(worked.cost.to_buy) > 0
-  const short = worked?.materials.some((material) => material.short > 0)
+  const to = `/wreaths/${wreath.id}/cover`
   return (
     <li className="flex items-center gap-4 border-b border-base-300 py-3">
-      <Link to={`/wreaths/${wreath.id}/cover`} className="h-32 w-32 shrink-0" tabIndex={-1} aria-hidden="true">
+      <Link to={to} className="h-32 w-32 shrink-0" tabIndex={-1} aria-hidden="true">
         {worked && <Thumbnail drawing={worked.drawing} materials={wreath.plan.materials ?? []} label={wreath.name} />}
       </Link>
       <div className="min-w-0 flex-1">
-        <h2 className="text-lg leading-snug"><Link className="hover:underline" to={`/wreaths/${wreath.id}/cover`}>{wreath.name}</Link></h2>
-        <p className="text-sm text-quiet"><Prose>{worked ? `${worked.layers.map((layer) => layer.title).join(", ") || "No covering yet"} on a ${worked.form.base} ${worked.form.shape}, ${worked.drawing.dimensions.find((each) => !each.inset && !each.across && !each.follows)?.says ?? ""}` : (work?.problems[0]?.says ?? "…")}</Prose></p>
-        {worked && (
-          <p className="pt-1">
-            <span className={`font-semibold ${short ? "text-error" : pay ? "" : "text-secondary"}`}>{short ? "Cannot be had" : pay ? `${worked.cost.to_buy} to pay` : "The stash is enough"}</span>
-            {worked.tape.filter((figure) => /^(count|needed)/.test(figure.id)).slice(0, 2).map((figure) => <span key={figure.id} className="text-quiet"> · <Prose>{`${figure.figure} ${figure.says}`}</Prose></span>)}
+        <h2 className="text-lg leading-snug">
+          <Link className="hover:underline" to={to}>
+            {wreath.name}
+          </Link>
+        </h2>
+        {worked && <Answers worked={worked} />}
+        {work && !worked && (
+          <p className="text-sm">
+            <span className="font-semibold text-error">Cannot be worked yet: </span>
+            <Prose>{work.problems[0]?.says ?? ""}</Prose>
           </p>
         )}
-        <button type="button" className="link-button text-sm text-quiet" onClick={() => remove.mutate()} aria-label={`Delete ${wreath.name}`}>Delete</button>
+        <button
+          type="button"
+          className="link-button text-sm text-quiet"
+          onClick={() => remove.mutate()}
+          aria-label={`Delete ${wreath.name}`}
+        >
+          Delete
+        </button>
       </div>
     </li>
+  )
+}
+
+/** What a wreath is, whether the stash is enough for it, and its first figures. */
+function Answers({ worked }: { worked: WorkedPlan }) {
+  const pay = Number(worked.cost.to_buy) > 0
+  const short = worked.materials.some((material) => material.short > 0)
+  const size = worked.drawing.dimensions.find((each) => !each.inset && !each.across && !each.follows)?.says ?? ""
+  const layers = worked.layers.map((layer) => layer.title).join(", ") || "No covering yet"
+  const figures = worked.tape.filter((figure) => figure.key === "count" || figure.key === "needed").slice(0, 2)
+  const verdict = short ? "Cannot be had" : pay ? `${worked.cost.to_buy} to pay` : "The stash is enough"
+  return (
+    <>
+      <p className="text-sm text-quiet">
+        <Prose>{`${layers} on a ${worked.form.base} ${worked.form.shape}, ${size}`}</Prose>
+      </p>
+      <p className="pt-1">
+        <span className={`font-semibold ${short ? "text-error" : pay ? "" : "text-secondary"}`}>{verdict}</span>
+        {figures.map((figure) => (
+          <span key={figure.id} className="text-quiet">
+            {" "}
+            · <Prose>{`${figure.figure} ${figure.says}`}</Prose>
+          </span>
+        ))}
+      </p>
+    </>
   )
 }

@@ -25,6 +25,7 @@ export type Bench = Schemas["Bench"]
 export type Step = Schemas["Step"]
 export type Make = Schemas["Make"]
 export type Learned = Schemas["Learned"]
+export type LedgerEntry = Schemas["Entry"]
 export type Shop = Schemas["Shop"]
 export type Occasion = Schemas["Occasion"]
 export type WorkedOccasion = Schemas["WorkedOccasion"]
@@ -32,10 +33,15 @@ export type Compared = Schemas["Compared"]
 export type Bare = Schemas["Bare"]
 export type TapeFigure = Schemas["TapeFigure"]
 export type Units = Schemas["Units"]
+export type StageKey = Schemas["StageKey"]
+export type MoveKey = Schemas["Move"]
 
 /** What a call that failed had to say, as problems. */
 export class Refusal extends Error {
-  constructor(readonly problems: Problem[], readonly status = 0) {
+  constructor(
+    readonly problems: Problem[],
+    readonly status = 0,
+  ) {
     super(problems.map((problem) => problem.says).join(" "))
   }
 }
@@ -47,9 +53,7 @@ export function answered<T>(result: { data?: T; error?: unknown; response: Respo
 }
 
 export function problemsOf(error: unknown): Problem[] {
-  const problems = (error as { problems?: Problem[] } | undefined)?.problems
-  return problems ?? [{ at: "", says: "The server did not answer. What is on this screen is kept; try again in a moment." }]
+  if (typeof error === "object" && error !== null && "problems" in error)
+    return (error as { problems: Problem[] }).problems
+  return [{ at: "", says: "The server did not answer. What is on this screen is kept; try again in a moment." }]
 }
-
-/** A plan as a request carries it: the server checks it field by field, whatever it is. */
-export const sent = (plan: Plan) => plan as unknown as Record<string, unknown>

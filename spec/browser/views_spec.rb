@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser"
+
+RSpec.describe "Every view", :browser, :store do
+  before { load_demo }
+
+  # Every view with the demo in it, and what shows that it is there.
+  def views
+    id = ->(name) { RealStore.store.wreaths.all.find { _1["name"].include?(name) }["id"] }
+    stages = %w[form cover trim hang cut buy].to_h { |stage| ["/wreaths/#{id.call("rope and bow")}/#{stage}", "footer li"] }
+    {"/" => "li svg[role=img]", "/stash" => "h3", "/occasions" => "h2 a", "/occasions/#{RealStore.store.occasions.all[0]["id"]}" => "dl dt", "/notebook" => "h3",
+     "/wreaths/#{id.call("rope ring")}/coverings" => "li svg[role=img]", "/wreaths/#{id.call("ribbon laid in")}/bench" => "nav[aria-label=Steps]"}.merge(stages)
+  end
+
+  def as_the_machine(scheme)
+    page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [{name: "prefers-color-scheme", value: scheme}])
+  end
+
+  it "has nothing for axe to find by day, and contrast enough at dusk" do
+    views.each do |path, there|
+      as_the_machine("light")
+      visit path
+      expect(page).to have_css(there, minimum: 1, wait: 30)
+      expect(page).to be_axe_clean, path
+      day = page.evaluate_script("getComputedStyle(document.body).backgroundColor")
+      as_the_machine("dark")
+      expect(page.evaluate_script("getComputedStyle(document.body).backgroundColor")).not_to eq(day), path
+      expect(page).to be_axe_clean(["color-contrast"]), "#{path} at dusk"
+    end
+  ensure
+    as_the_machine("")
+  end
+
+  # A phone, and a window of 1280 by 800 at twice the size.
+  {"a phone" => [390, 844], "twice the size" => [640, 400]}.each do |what, (width, height)|
+    it "holds on #{what}: nothing runs out to the side" do
+      keep_window(width, height) do
+        views.each do |path, there|
+          visit path
+          expect(page).to have_css(there, minimum: 1, wait: 30)
+          expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= width, path
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,154 @@
+import { useCallback, useEffect, useRef, useState } from "react"
+import { Link } from "react-router"
+import type { Step, WorkedPlan, Wreath } from "../keep/client"
+import { Prose } from "../pieces/Prose"
+import { Actions } from "./Actions"
+import { Counter } from "./Counter"
+import { FinishForm } from "./FinishForm"
+import { Move } from "./Move"
+import { Progress } from "./Progress"
+import { StepTape } from "./StepTape"
+import { toGo } from "./toGo"
+import { useBench } from "./useBench"
+import { useBenchKeys } from "./useBenchKeys"
+import { useSeconds } from "./useSeconds"
+import { useWakeLock } from "./useWakeLock"
+
+/** The bench of one wreath that can be made. */
+export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedPlan }) {
+  const bench = useBench(wreath.id)
+  const [finishing, setFinishing] = useState(false)
+  const { steps } = worked
+  const current = Math.max(
+    steps.findIndex((step) => step.id === bench.place),
+    0,
+  )
+  const step = steps[current]!
+  const done = bench.counts[step.id] ?? 0
+  const action = useRef<HTMLButtonElement>(null)
+  const { happen } = bench
+  useWakeLock()
+  useSeconds(step.id, (seconds) => happen("time", step.id, seconds))
+
+  const count = useCallback(
+    (amount: number) => {
+      if (step.count !== undefined && (amount > 0 || done > 0)) happen("count", step.id, amount)
+    },
+    [done, happen, step],
+  )
+  const go = useCallback(
+    (index: number) => {
+      const next = steps[index]
+      if (next) happen("go", next.id, 0)
+      else setFinishing(index >= steps.length)
+    },
+    [happen, steps],
+  )
+  useEffect(() => action.current?.focus(), [step.id, finishing])
+  useBenchKeys({ off: finishing, counted: step.count !== undefined, action, current, onCount: count, onGo: go })
+
+  return (
+    <div className="flex min-h-dvh flex-col lg:h-dvh">
+      <Head wreath={wreath} current={current} steps={steps.length} bench={bench} />
+      {finishing ? (
+        <FinishForm
+          wreath={wreath}
+          waiting={bench.waiting}
+          onBack={() => setFinishing(false)}
+          onDone={bench.forget}
+        />
+      ) : (
+        <main
+          className="grid min-h-0 flex-1 gap-6 px-4 pb-4 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,11fr)]"
+          onClick={(event) => !(event.target as HTMLElement).closest("button, a") && count(1)}
+        >
+          <section
+            aria-label="As far as it is made"
+            className="flex h-64 min-h-0 flex-col rounded border border-base-300 bg-base-200 p-3 sm:h-96 lg:h-auto"
+          >
+            <div className="min-h-0 flex-1">
+              <Progress
+                drawing={worked.drawing}
+                materials={wreath.plan.materials ?? []}
+                steps={steps}
+                current={current}
+                counts={bench.counts}
+                label={`The wreath at step ${current + 1}: ${step.title}`}
+              />
+            </div>
+            <p className="text-quiet">{toGo(steps, current, bench.counts)}</p>
+          </section>
+          <section aria-label="The step" className="flex min-h-0 flex-col gap-4 p-1 lg:overflow-y-auto" tabIndex={-1}>
+            <h2 className="text-3xl">{step.title}</h2>
+            {step.count !== undefined && <Counter step={step} count={done} />}
+            <Actions
+              step={step}
+              count={done}
+              last={current === steps.length - 1}
+              first={current === 0}
+              action={action}
+              onCount={count}
+              onGo={(by) => go(current + by)}
+            />
+            <Doing step={step} />
+          </section>
+        </main>
+      )}
+      {!finishing && <StepTape steps={steps} current={current} counts={bench.counts} onGo={go} />}
+    </div>
+  )
+}
+
+interface HeadProps {
+  wreath: Wreath
+  current: number
+  steps: number
+  bench: ReturnType<typeof useBench>
+}
+
+/** Which wreath, how far, how long, and whether everything is kept. */
+function Head({ wreath, current, steps, bench }: HeadProps) {
+  const seconds = Object.values(bench.seconds).reduce((sum, each) => sum + each, 0)
+  const alike = wreath.plan.quantity ?? 1
+  const says = [
+    ...(alike > 1 ? [`wreath ${bench.finished + 1} of ${alike}`] : []),
+    `step ${current + 1} of ${steps}`,
+    `${Math.round(seconds / 60)} min at the bench`,
+  ]
+  return (
+    <header className="flex flex-wrap items-baseline gap-x-4 px-4 py-3 sm:px-6">
+      <h1 className="font-display text-xl font-bold">{wreath.name}</h1>
+      <p className="text-quiet">
+        {says.join(" · ")} · <span data-kept>{keptSays(bench)}</span>
+      </p>
+      <Link className="ml-auto flex min-h-11 items-center underline" to={`/wreaths/${wreath.id}/cover`}>
+        Leave the bench
+      </Link>
+    </header>
+  )
+}
+
+function keptSays({ waiting, away }: { waiting: number; away: boolean }): string {
+  if (away) return "Kept on this table: the server is away"
+  return waiting > 0 ? "Kept on this table, on its way" : "Saved"
+}
+
+/** How the hands go, what can hurt, and what to look at before going on. */
+function Doing({ step }: { step: Step }) {
+  return (
+    <>
+      <p className="text-xl leading-snug">
+        <Prose>{step.says}</Prose>
+      </p>
+      {step.cautions.map((says) => (
+        <p key={says} className="border-l-4 border-error pl-3 text-lg">
+          {says}
+        </p>
+      ))}
+      <Move move={step.move} says={step.move_says} />
+      <p className="text-lg">
+        <b>Before you go on:</b> <Prose>{step.look}</Prose>
+      </p>
+    </>
+  )
+}

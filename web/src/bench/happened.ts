@@ -1,0 +1,51 @@
+import type { Bench } from "../keep/client"
+
+/** Something that happened at the bench, with a name of its own, so that it counts once however often it is sent. */
+export interface Happened {
+  event: string
+  step: string
+  kind: "count" | "go" | "time"
+  amount: number
+}
+
+/** What a table remembers of a wreath: what the server last said, and what it may not have heard yet. */
+export interface Kept {
+  bench: Bench
+  waiting: Happened[]
+}
+
+export const nothing: Bench = { counts: {}, seconds: {}, place: null, finished: 0 }
+
+/** What was kept on this table, from its text; nothing when that cannot be read. */
+export function keptFrom(text: string | null): Kept {
+  try {
+    const kept: unknown = JSON.parse(text ?? "")
+    return isKept(kept) ? kept : { bench: nothing, waiting: [] }
+  } catch {
+    return { bench: nothing, waiting: [] }
+  }
+}
+
+const isKept = (kept: unknown): kept is Kept =>
+  typeof kept === "object" && kept !== null && "waiting" in kept && Array.isArray(kept.waiting) && "bench" in kept
+
+/** Sums by step: what has arrived, and what is still on its way. A count never falls below nothing. */
+export function sums(kind: "count" | "time", { bench, waiting }: Kept): Record<string, number> {
+  const arrived = kind === "count" ? bench.counts : bench.seconds
+  return waiting
+    .filter((each) => each.kind === kind)
+    .reduce<Record<string, number>>(
+      (all, each) => ({ ...all, [each.step]: Math.max((all[each.step] ?? 0) + each.amount, 0) }),
+      arrived,
+    )
+}
+
+/** The step that somebody went to last. */
+export const placeOf = ({ bench, waiting }: Kept): string | undefined =>
+  waiting.findLast((each) => each.kind === "go")?.step ?? bench.place ?? undefined
+
+/** What still waits after some of it has arrived. */
+export function without(waiting: Happened[], arrived: Happened[]): Happened[] {
+  const names = new Set(arrived.map((each) => each.event))
+  return waiting.filter((each) => !names.has(each.event))
+}

@@ -1,0 +1,41 @@
+import type { QueryClient } from "@tanstack/react-query"
+import type { Plan, Units } from "./client"
+
+/** The names under which answers are kept, made here and nowhere else. */
+export const keys = {
+  declarations: () => ["declarations"] as const,
+  wreaths: () => ["wreaths"] as const,
+  wreath: (id: number) => ["wreath", id] as const,
+  templates: (id: number) => ["templates", id] as const,
+  finish: (id: number, waiting: number) => ["finish", id, waiting] as const,
+  materials: (units?: Units) => ["materials", units] as const,
+  ledger: (id: number, units: Units) => ["ledger", id, units] as const,
+  forms: () => ["forms"] as const,
+  work: (plan?: Plan) => ["work", plan] as const,
+  coverings: (plan?: Plan) =>
+    ["coverings", plan?.form, plan?.units, plan?.quantity, plan?.sureness, plan?.materials] as const,
+  bare: (plan?: Plan) => ["bare", plan?.form, plan?.layers, plan?.materials] as const,
+  backwards: (plan: Plan, layer: number, budget: string) => ["backwards", plan, layer, budget] as const,
+  shop: () => ["shop"] as const,
+  occasions: () => ["occasions"] as const,
+  occasion: (id: number) => ["occasions", id] as const,
+  workedOccasion: (id: number) => ["occasions", id, "worked"] as const,
+  notebook: () => ["notebook"] as const,
+}
+
+/** What an answer is about: the first word of its key. */
+export type About = ReturnType<(typeof keys)[keyof typeof keys]>[0]
+
+/** What has to be asked again after something was changed. */
+export const touched = {
+  /** A wreath's plan was saved. */
+  wreath: ["wreaths", "templates", "occasions"],
+  /** Something came into the stash, or went. */
+  stash: ["materials", "ledger", "wreaths", "wreath", "coverings", "occasions"],
+  /** An occasion was saved, or its wreaths were gathered. */
+  occasion: ["occasions", "wreaths"],
+} as const satisfies Record<string, readonly About[]>
+
+/** Has answers about these things asked again. */
+export const askAgain = (queries: QueryClient, about: readonly About[]) =>
+  queries.invalidateQueries({ predicate: ({ queryKey }) => about.some((each) => each === queryKey[0]) })

@@ -1,0 +1,92 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query"
+import { answered, api, type Plan, type Problem, type Units, type WorkedOccasion, type WorkedPlan } from "./client"
+import { keys } from "./keys"
+
+export const useDeclarations = () =>
+  useQuery({
+    queryKey: keys.declarations(),
+    staleTime: Infinity,
+    queryFn: async () => answered(await api.GET("/declarations")),
+  })
+
+export const useWreaths = () =>
+  useQuery({ queryKey: keys.wreaths(), queryFn: async () => answered(await api.GET("/wreaths")).wreaths })
+
+export const useStash = (units?: Units) =>
+  useQuery({
+    queryKey: keys.materials(units),
+    placeholderData: keepPreviousData,
+    queryFn: async () => answered(await api.GET("/materials", { params: { query: { units } } })).materials,
+  })
+
+export interface Work {
+  worked?: WorkedPlan
+  problems: Problem[]
+}
+
+/** Every covering on a plan's form; its own layers only say which material is liked. */
+export const useCoverings = (plan: Plan | undefined) =>
+  useQuery({
+    queryKey: keys.coverings(plan),
+    enabled: plan !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => answered(await api.POST("/coverings", { body: plan!, signal })).coverings,
+  })
+
+/** What came and went of a material. */
+export const useLedger = (id: number, units: Units) =>
+  useQuery({
+    queryKey: keys.ledger(id, units),
+    queryFn: async () =>
+      answered(await api.GET("/materials/{id}/ledger", { params: { path: { id }, query: { units } } })).entries,
+  })
+
+/** Where the form still shows under a plan's covering. */
+export const useBare = (plan: Plan | undefined) =>
+  useQuery({
+    queryKey: keys.bare(plan),
+    enabled: plan !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => answered(await api.POST("/bare", { body: plan!, signal })),
+  })
+
+/** Works a plan. Problems are an answer too: a maker in the middle of typing makes them all the time. */
+export const useWork = (plan: Plan | undefined) =>
+  useQuery<Work>({
+    queryKey: keys.work(plan),
+    enabled: plan !== undefined,
+    gcTime: 60_000,
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => answered(await api.POST("/work/try", { body: plan!, signal })),
+  })
+
+/** The simulated shop: made-up prices and sale weeks. */
+export const useShop = () =>
+  useQuery({ queryKey: keys.shop(), staleTime: Infinity, queryFn: async () => answered(await api.GET("/shop")) })
+
+export const useOccasions = () =>
+  useQuery({ queryKey: keys.occasions(), queryFn: async () => answered(await api.GET("/occasions")).occasions })
+
+/** All wreaths of an occasion cut, bought and dated as one. Problems are an answer too. */
+export const useWorkedOccasion = (id: number) =>
+  useQuery<{ worked?: WorkedOccasion; problems: Problem[] }>({
+    queryKey: keys.workedOccasion(id),
+    placeholderData: keepPreviousData,
+    queryFn: async () => answered(await api.GET("/occasions/{id}/try", { params: { path: { id } } })),
+  })
+
+/** What was made, and what it teaches. */
+export const useNotebook = () =>
+  useQuery({ queryKey: keys.notebook(), queryFn: async () => answered(await api.GET("/notebook")) })
+
+/** The maker's own forms. */
+export const useForms = () =>
+  useQuery({ queryKey: keys.forms(), queryFn: async () => answered(await api.GET("/forms")).forms })
+
+/** What of a wreath can be printed at its true size. */
+export const useTemplates = (id: number) =>
+  useQuery({
+    queryKey: keys.templates(id),
+    queryFn: async () => answered(await api.GET("/wreaths/{id}/templates", { params: { path: { id } } })).templates,
+  })

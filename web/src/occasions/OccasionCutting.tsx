@@ -1,0 +1,84 @@
+import { CutLength } from "../cut/CutLength"
+import { openedSays } from "../cut/cutSays"
+import type { WorkedOccasion } from "../keep/client"
+import { useStash } from "../keep/queries"
+import type { useOccasion } from "./useOccasion"
+
+interface Props {
+  worked: WorkedOccasion
+  occasion: ReturnType<typeof useOccasion>
+}
+
+/** One cut sheet for all wreaths of the day, to be ticked, and taken out of the stash as one. */
+export function Cutting({ worked, occasion }: Props) {
+  const stash = useStash(worked.units).data ?? []
+  const groups = worked.materials
+    .map((material) => ({ material, bars: worked.cut_sheet.filter((bar) => bar.material === material.id) }))
+    .filter(({ bars }) => bars.length > 0)
+  return (
+    <section aria-label="Cut">
+      {occasion.refused && (
+        <p role="alert" className="font-semibold text-error">
+          {occasion.refused}
+        </p>
+      )}
+      <p className="no-print flex flex-wrap items-center gap-3 pb-3">
+        <Taking worked={worked} occasion={occasion} />
+        <span className="text-sm text-quiet">
+          {occasion.ticks.length} of {worked.cut_sheet.length} ticked
+        </span>
+        {occasion.alreadyCut > 0 && <span className="text-sm text-quiet">{alreadySays(occasion.alreadyCut)}</span>}
+      </p>
+      <div className="grid gap-x-10 lg:grid-cols-2">
+        {groups.map(({ material, bars }) => (
+          <div key={material.id} className="min-w-0 pb-4">
+            <h2 className="text-lg">{material.name}</h2>
+            <p className="text-sm text-quiet">{openedSays(bars, material)}</p>
+            <ul>
+              {bars.map((bar) => (
+                <CutLength
+                  key={bar.id}
+                  bar={bar}
+                  longest={Math.max(...bars.map((each) => each.length))}
+                  material={stash.find((each) => each.material.id === material.id)?.material}
+                  ticked={occasion.ticks.includes(bar.id)}
+                  onTick={(made) => void occasion.tick(bar.id, made)}
+                />
+              ))}
+            </ul>
+          </div>
+        ))}
+      </div>
+    </section>
+  )
+}
+
+const alreadySays = (count: number) =>
+  count === 1
+    ? "1 wreath was cut already and is not on this sheet."
+    : `${count} wreaths were cut already and are not on this sheet.`
+
+/** Takes the material of all of them out of the stash, or puts it back. */
+function Taking({ worked, occasion }: Props) {
+  if (occasion.cut) {
+    return (
+      <>
+        <span className="font-semibold text-secondary">
+          Cut: the material of all of them is out of the stash, the remnants are in it.
+        </span>
+        <button type="button" className="plain-button" onClick={() => void occasion.settle()}>
+          Take it back
+        </button>
+      </>
+    )
+  }
+  if (worked.cut_sheet.length === 0) return null
+  return (
+    <>
+      <button type="button" className="amber-button" onClick={() => void occasion.settle(worked.cut_sheet)}>
+        I cut it all
+      </button>
+      <span className="text-sm text-quiet">Takes these lengths out of the stash for every wreath of the day.</span>
+    </>
+  )
+}

@@ -1,0 +1,70 @@
+import type { Material, PlanLayer } from "../keep/client"
+
+interface RowProps {
+  label: string
+  fits: Material[]
+  value?: string
+  problem?: string
+  onChange: (id: string | undefined) => void
+}
+
+/** What a layer is made of. */
+export function MaterialRow({ label, fits, value, problem, onChange }: RowProps) {
+  return (
+    <div className="row">
+      <label htmlFor="layer-material">{label}</label>
+      <select
+        id="layer-material"
+        className="field-input w-64 text-left"
+        value={value ?? ""}
+        onChange={(event) => onChange(event.target.value || undefined)}
+      >
+        {!fits.some((material) => material.id === value) && (
+          <option value="">{fits.length === 0 ? "Nothing in the stash fits" : "Choose one"}</option>
+        )}
+        {fits.map((material) => (
+          <option key={material.id} value={material.id}>
+            {material.name}
+          </option>
+        ))}
+      </select>
+      {problem && (
+        <p role="alert" className="col-span-2 text-sm font-semibold text-error">
+          {problem}
+        </p>
+      )}
+    </div>
+  )
+}
+
+interface ColoursProps {
+  layer: PlanLayer
+  fits: Material[]
+  onChange: (ids: string[]) => void
+}
+
+/** More colours, where they rotate. */
+export function MoreColours({ layer, fits, onChange }: ColoursProps) {
+  const chosen = layer.materials ?? []
+  const choose = (id: string, on: boolean) => onChange(on ? [...chosen, id] : chosen.filter((each) => each !== id))
+  return (
+    <div className="border-b border-base-300 py-2">
+      <span>More colours</span>
+      <span className="flex flex-wrap gap-x-5 gap-y-1 pt-1">
+        {fits
+          .filter((material) => material.id !== layer.material)
+          .map((material) => (
+            <label key={material.id} className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm"
+                checked={chosen.includes(material.id)}
+                onChange={(event) => choose(material.id, event.target.checked)}
+              />
+              {material.name}
+            </label>
+          ))}
+      </span>
+    </div>
+  )
+}

@@ -1,0 +1,52 @@
+import type { Plan, Problem } from "../keep/client"
+import type { Saving } from "../keep/keeper"
+import { savingSays } from "../pieces/savingSays"
+import { put } from "./places"
+
+interface Props {
+  plan: Plan
+  saving: Saving
+  problems: Problem[]
+  onChange: (plan: Plan) => void
+  onUndo?: () => void
+}
+
+const NAME =
+  "w-96 max-w-full border-b border-transparent bg-transparent font-display text-2xl font-bold " +
+  "hover:border-base-300 focus:border-base-content"
+
+/** What the wreath is called, how many alike are made, whether it is saved, and the way back. */
+export function NameLine({ plan, saving, problems, onChange, onUndo }: Props) {
+  const number = (text: string) => (/^\d+$/.test(text) ? Number(text) : text)
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 px-4 pt-2 sm:px-6">
+      <h1 className="min-w-0">
+        <input
+          aria-label="Name of the wreath"
+          className={NAME}
+          value={plan.name ?? ""}
+          onChange={(event) => onChange({ ...plan, name: event.target.value || undefined })}
+        />
+      </h1>
+      <label className="flex items-baseline gap-2 text-quiet">
+        Wreaths alike
+        <input
+          className="field-input min-h-7 w-16"
+          inputMode="numeric"
+          aria-label="Wreaths alike"
+          value={plan.quantity ?? 1}
+          aria-invalid={problems.some((problem) => problem.at === "quantity")}
+          onChange={(event) => onChange(put(plan, "quantity", number(event.target.value)))}
+        />
+      </label>
+      <span role="status" className="text-sm text-quiet">
+        {savingSays[saving]}
+      </span>
+      {onUndo && (
+        <button type="button" className="link-button text-sm" onClick={onUndo}>
+          Undo
+        </button>
+      )}
+    </div>
+  )
+}

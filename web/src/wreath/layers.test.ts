@@ -1,0 +1,71 @@
+import { expect, it } from "vitest"
+import type { Covering, Material, Plan } from "../keep/client"
+import { covered, freshId, knownMaterials, layersOf, withMaterials } from "./layers"
+
+const material = (id: string, kind = "rope"): Material => ({ id, kind, name: id })
+const covering = (method: string, stage: Covering["stage"]): Covering => ({
+  method,
+  title: method,
+  takes: ["rope"],
+  several: false,
+  stage,
+  options: [],
+  figures: [],
+})
+const coverings = [
+  covering("rope_coil", "cover"),
+  covering("weave", "cover"),
+  covering("bow", "trim"),
+  covering("hanger", "hang"),
+]
+const plan = (layers: Plan["layers"], materials: Material[] = []): Plan => ({
+  format: "crisp-lantern/plan",
+  version: 1,
+  units: "in",
+  form: { base: "wire", shape: "ring" },
+  layers,
+  materials,
+})
+
+it("keeps the materials that a layer names in any option, and the glue", () => {
+  const known = [material("rope"), material("tape"), material("unused"), material("sticks", "glue")]
+  const layers = [{ id: "a", method: "row_of", material: "rope", recipe: [{ material: "tape" }] }]
+  expect(withMaterials(plan(layers, [material("sticks", "glue")]), known).materials?.map((each) => each.id)).toEqual([
+    "rope",
+    "tape",
+    "sticks",
+  ])
+})
+
+it("knows the plan's own materials before those of the stash", () => {
+  const own = { ...material("rope"), name: "As it was" }
+  const stash = [material("rope"), material("tape")].map((each) => ({
+    id: 1,
+    version: 1,
+    updated_at: "",
+    units: "in" as const,
+    material: each,
+    lengths: {},
+    pieces: [],
+  }))
+  expect(knownMaterials(plan([], [own]), stash).map((each) => each.name)).toEqual(["As it was", "tape"])
+})
+
+it("gives a layer an id that none has", () => {
+  expect(freshId([])).toBe("layer-1")
+  expect(freshId([{ id: "layer-2", method: "bow" }])).toBe("layer-3")
+})
+
+it("puts another covering in the place of the first, and keeps what trims it and what it hangs by", () => {
+  const before = plan([
+    { id: "h", method: "hanger" },
+    { id: "a", method: "rope_coil" },
+    { id: "b", method: "bow" },
+  ])
+  const after = covered(before, { id: "base", method: "weave" }, coverings)
+  expect(after.layers?.map((layer) => layer.method)).toEqual(["hanger", "weave", "bow"])
+  expect(covered(plan([]), { id: "base", method: "weave" }, coverings).layers?.map((layer) => layer.id)).toEqual([
+    "base",
+  ])
+  expect(layersOf(after, "trim", coverings)).toEqual([{ layer: { id: "b", method: "bow" }, index: 2 }])
+})
