@@ -33,11 +33,13 @@ module Server
       set :host_authorization, permitted_hosts: %w[localhost 127.0.0.1 ::1]
       set :store, nil
       use JsonBody
-      use Committee::Middleware::RequestValidation, schema_path: CONTRACT, prefix: "/api", error_class: Breach, strict_reference_validation: true, parse_response_by_content_type: false
+      use Committee::Middleware::RequestValidation, schema_path: CONTRACT, prefix: "/api", error_class: Breach,
+        strict_reference_validation: true, parse_response_by_content_type: false
     end
 
     before do
-      headers "content-security-policy" => "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; font-src 'self' data:; frame-ancestors 'none'",
+      headers "content-security-policy" => "default-src 'self'; img-src 'self' data:; style-src 'self' " \
+        "'unsafe-inline'; font-src 'self' data:; frame-ancestors 'none'",
         "x-content-type-options" => "nosniff", "referrer-policy" => "no-referrer"
     end
 
@@ -56,27 +58,50 @@ module Server
     Routes.constants.sort.each { register Routes.const_get(_1) }
 
     # Every other address is a screen; the screens find their own way.
-    get(%r{/(?!api/|assets/).*}) { send_file File.join(settings.public_folder, "index.html"), cache_control: "no-cache" }
+    get(%r{/(?!api/|assets/).*}) {
+      send_file File.join(
+        settings.public_folder, "index.html"
+      ), cache_control: "no-cache"
+    }
 
     error(Lantern::Plan::Refused) { |refused| answer 422, refused.problems.map(&:to_h) }
 
-    error(Store::Outdated) { |outdated| answer 409, [problem("version", "Somebody saved this in the meantime. Nothing of either is lost: choose which to keep.")], "current" => outdated.current }
+    error(Store::Outdated) { |outdated|
+      answer 409,
+        [problem("version", "Somebody saved this in the meantime. Nothing of either is lost: choose which to keep.")],
+        "current" => outdated.current
+    }
 
-    error(Ledger::TooLittle) { answer 409, [problem("on_hand", "The stash has changed: there is not as much on hand as this takes. Nothing was taken; look at it again.")] }
+    error(Ledger::TooLittle) {
+      answer 409, [problem("on_hand",
+        "The stash has changed: there is not as much on hand as this takes. Nothing was taken; look at it again.")]
+    }
 
     error(Ledger::Undone) { answer 409, [problem("", "This was taken back already.")] }
 
-    error(Store::Settled) { answer 409, [problem("", "This was done already, perhaps on another screen. Nothing was changed.")] }
+    error(Store::Settled) {
+      answer 409,
+        [problem("", "This was done already, perhaps on another screen. Nothing was changed.")]
+    }
 
-    error(Store::Together) { answer 409, [problem("", "It was cut together with the other wreaths of its occasion: take it back there.")] }
+    error(Store::Together) {
+      answer 409,
+        [problem("", "It was cut together with the other wreaths of its occasion: take it back there.")]
+    }
 
     error(Store::Missing) { answer 404, [problem("", "There is nothing here; it may have been deleted.")] }
 
     error(Store::Taken) { answer 422, [problem("id", "Something else has this name already.")] }
 
-    error(Store::Away) { answer 503, [problem("", "The database does not answer. What is on this screen is kept; try again in a moment.")] }
+    error(Store::Away) {
+      answer 503,
+        [problem("", "The database does not answer. What is on this screen is kept; try again in a moment.")]
+    }
 
-    not_found { request.path.start_with?("/api/") ? answer(404, [problem("", "There is nothing at this address.")]) : "" }
+    not_found {
+      request.path.start_with?("/api/") ? answer(404, [problem("", "There is nothing at this address.")]) :
+      ""
+    }
 
     error do |error|
       warn "#{error.class}: #{error.message}\n  #{error.backtrace.first(8).join("\n  ")}"

@@ -12,7 +12,8 @@ module Server
     FORMAT = "crisp-lantern/archive"
     VERSION = 1
     # In the order in which they may name each other.
-    TABLES = %i[settings materials actions occasions occasion_ticks wreaths entries ticks forms makes bench_events].freeze
+    TABLES = %i[settings materials actions occasions occasion_ticks wreaths entries ticks forms makes
+      bench_events].freeze
     BYTES = :bytes
 
     # @param database [Sequel::Database]
@@ -41,7 +42,8 @@ module Server
       tables.to_h { |table, rows| [table.to_s, rows.size] }
     rescue Sequel::ConstraintViolation, Sequel::DatabaseError => error
       raise if error.is_a?(Sequel::DatabaseDisconnectError) || error.is_a?(Sequel::DatabaseConnectionError)
-      refuse("tables", "This archive contradicts itself: #{error.message[/\A[^:]*: (.*)/, 1] || "a row cannot be kept"}. Nothing was changed.")
+      refuse("tables", "This archive contradicts itself: " \
+        "#{error.message[/\A[^:]*: (.*)/, 1] || "a row cannot be kept"}. Nothing was changed.")
     end
 
     private
@@ -66,12 +68,18 @@ module Server
     end
 
     def check(document)
-      refuse("", "This is no archive of Crisp Lantern: its format is missing.") unless document.is_a?(Hash) && document["format"] == FORMAT
-      refuse("version", "This archive is of another version, #{document["version"]}; this application reads #{VERSION}.") unless document["version"] == VERSION
+      unless document.is_a?(Hash) && document["format"] == FORMAT
+        refuse("", "This is no archive of Crisp Lantern: its format is missing.")
+      end
+      unless document["version"] == VERSION
+        refuse("version",
+          "This archive is of another version, #{document["version"]}; this application reads #{VERSION}.")
+      end
       refuse("tables", "The archive has no tables.") unless document["tables"].is_a?(Hash)
       unknown = document["tables"].keys - TABLES.map(&:to_s)
       refuse("tables", "The archive has a table that is not known here: “#{unknown.first[0, 40]}”.") if unknown.any?
-      document["tables"].each { |table, rows| refuse("tables.#{table}", "“#{table}” is not a list of rows.") unless rows.is_a?(Array) }
+      document["tables"]
+        .each { |table, rows| refuse("tables.#{table}", "“#{table}” is not a list of rows.") unless rows.is_a?(Array) }
       Array(document["tables"]["materials"]).each { |row| check_material(row) if row.is_a?(Hash) }
     end
 
@@ -79,7 +87,8 @@ module Server
     def check_material(row)
       Lantern::Plan::Material.check(JSON.parse(row["document"].to_s), units: row["units"].to_s)
     rescue Lantern::Plan::Refused => refused
-      refuse("tables.materials", "The material “#{row["name"].to_s[0, 40]}” cannot be read: #{refused.problems.first.says}")
+      refuse("tables.materials",
+        "The material “#{row["name"].to_s[0, 40]}” cannot be read: #{refused.problems.first.says}")
     rescue JSON::ParserError
       refuse("tables.materials", "The material “#{row["name"].to_s[0, 40]}” cannot be read: its document is not JSON.")
     end
@@ -88,7 +97,8 @@ module Server
       refuse("tables.#{table}", "A row of “#{table}” is not an object.") unless row.is_a?(Hash)
       known = columns(table)
       row.to_h do |name, value|
-        column = known[name] or refuse("tables.#{table}", "A row of “#{table}” has a column that is not known here: “#{name[0, 40]}”.")
+        column = known[name] or
+          refuse("tables.#{table}", "A row of “#{table}” has a column that is not known here: “#{name[0, 40]}”.")
         [column, value.is_a?(Hash) ? Sequel.blob(Base64.strict_decode64(value[BYTES.to_s].to_s)) : value]
       end
     rescue ArgumentError

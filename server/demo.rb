@@ -11,11 +11,14 @@ module Server
     module_function
 
     # The first day of summer after today: the walk is always ahead.
-    def walk_day(today = Date.today) = [today.year, today.year + 1].map { Date.new(_1, 6, 21) }.find { _1 > today + 60 }.iso8601
+    def walk_day(today = Date.today) = [today.year, today.year + 1].map { Date.new(_1, 6, 21) }.find { _1 > today + 60 }
+      .iso8601
 
     # What last year's wreaths took: rope a little more than the sum, tape a little less.
-    TOOK = {"Door 7, rope ring" => {"rope" => [1.06, 1.09, 1.04, 1.08]}, "Door 3, marigold wrap" => {"tape" => [0.97, 0.99]}}.freeze
-    NOTES = ["Lay them, do not haul them.", "The last coil wanted glue.", "", "Better with the hanger first.", "", ""].freeze
+    TOOK = {"Door 7, rope ring" => {"rope" => [1.06, 1.09, 1.04, 1.08]},
+            "Door 3, marigold wrap" => {"tape" => [0.97, 0.99]}}.freeze
+    NOTES = ["Lay them, do not haul them.", "The last coil wanted glue.", "", "Better with the hanger first.", "", ""]
+      .freeze
 
     def makes(store, wreaths)
       notes = NOTES.cycle
@@ -26,8 +29,10 @@ module Server
           planned = worked["materials"].find { _1["id"] == material }["needed"]
           longest = worked["steps"].max_by { _1["minutes"] }["id"]
           ratios.each do |ratio|
-            store.bench.take(wreath["id"], [{"event" => "demo-#{wreath["id"]}-#{ratio}", "step" => longest, "kind" => "time", "amount" => (3400 * ratio).round}])
-            store.notebook.finish(wreath["id"], {"used" => {material => (planned * ratio).round(2)}, "note" => notes.next})
+            store.bench.take(wreath["id"], [{"event" => "demo-#{wreath["id"]}-#{ratio}", "step" => longest,
+                                             "kind" => "time", "amount" => (3400 * ratio).round}])
+            store.notebook.finish(wreath["id"],
+              {"used" => {material => (planned * ratio).round(2)}, "note" => notes.next})
           end
         end
       end
@@ -40,7 +45,9 @@ module Server
         plans.flat_map { |plan| plan["materials"].map { [_1, plan["units"]] } }.uniq { |material, _| material["id"] }
           .each { |material, units| store.materials.add(material, units) }
         wreaths = plans.map { store.wreaths.add(_1) }
-        walk = store.occasions.add("Lantern walk", "in", {"day" => walk_day, "budget" => "190.00", "evenings" => %w[monday tuesday thursday sunday], "hours" => 2.5, "drying" => 1, "delivery" => 2})
+        walk = store.occasions.add("Lantern walk", "in",
+          {"day" => walk_day, "budget" => "190.00", "evenings" => %w[monday tuesday thursday sunday], "hours" => 2.5,
+           "drying" => 1, "delivery" => 2})
         store.occasions.gather(walk["id"], wreaths.map { _1["id"] })
         makes(store, wreaths)
       end

@@ -20,9 +20,13 @@ module Server
 
     def call(env)
       return @app.call(env) unless %w[POST PUT PATCH].include?(env["REQUEST_METHOD"])
-      return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.") if env["CONTENT_LENGTH"].to_i > most(env)
+      if env["CONTENT_LENGTH"].to_i > most(env)
+        return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.")
+      end
       text = (env["rack.input"].read(most(env) + 1) || "").dup
-      return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.") if text.bytesize > most(env)
+      if text.bytesize > most(env)
+        return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.")
+      end
       env["lantern.json"] = JSON.parse(text.force_encoding("UTF-8"), max_nesting: MOST_NESTING)
       env["rack.input"] = StringIO.new(text)
       @app.call(env)
@@ -39,6 +43,7 @@ module Server
       %w[/api/stash.csv /api/archive.json].include?(env["PATH_INFO"]) ? MOST_IN_A_FILE : MOST_BYTES
     end
 
-    def refuse(status, says) = [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
+    def refuse(status, says) =
+      [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
   end
 end

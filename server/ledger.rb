@@ -60,7 +60,8 @@ module Server
     def write(kind, entries, wreath: nil, undoes: nil)
       @database.transaction do
         lock(entries.map { _1[:material_id] })
-        action = @database[:actions].insert(kind:, undoes:, wreath_id: wreath&.fetch(:id), wreath_name: wreath&.fetch(:name))
+        action = @database[:actions].insert(kind:, undoes:, wreath_id: wreath&.fetch(:id),
+          wreath_name: wreath&.fetch(:name))
         @database[:entries].multi_insert(entries.map { {**NO_SIDES, **_1, action_id: action} })
         refuse_less_than_nothing(entries)
         action
@@ -84,7 +85,8 @@ module Server
       @database.transaction do
         lock([material_id])
         now = stock([material_id]).fetch(material_id, [])
-        wanted = said.map { |lot| [nearest(now, lot)&.size || lot.size, lot.count] }.group_by(&:first).transform_values { |same| same.sum(&:last) }
+        wanted = said.map { |lot| [nearest(now, lot)&.size || lot.size, lot.count] }.group_by(&:first)
+          .transform_values { |same| same.sum(&:last) }
         have = now.to_h { [_1.size, _1.count] }
         entries = (wanted.keys | have.keys).filter_map do |size|
           change = wanted.fetch(size, 0) - have.fetch(size, 0)
@@ -102,7 +104,8 @@ module Server
     def entries(material_id, most: 200)
       undone = @database[:actions].exclude(undoes: nil).select(:undoes)
       @database[:entries].join(:actions, id: :action_id).where(material_id:).reverse(Sequel[:entries][:id]).limit(most)
-        .select(Sequel[:entries][:id], :action_id, Sequel[:entries][:kind], *SIDES, :change, :wreath_id, :wreath_name, :at,
+        .select(Sequel[:entries][:id], :action_id, Sequel[:entries][:kind], *SIDES, :change, :wreath_id, :wreath_name,
+          :at,
           Sequel[{action_id: undone}].as(:undone), Sequel[:actions][:kind].as(:action_kind)).all
     end
 

@@ -51,7 +51,10 @@ module Server
     # A connection to a database of this server, which is made when there is none.
     # @return [Sequel::Database]
     def connect(name, connections: 8)
-      administer { |server| server.run("CREATE DATABASE IF NOT EXISTS #{server.literal(Sequel.identifier(name))} CHARACTER SET utf8mb4 COLLATE utf8mb4_bin") }
+      administer { |server|
+        server.run("CREATE DATABASE IF NOT EXISTS #{server.literal(Sequel.identifier(name))} " \
+          "CHARACTER SET utf8mb4 COLLATE utf8mb4_bin")
+      }
       Sequel.connect(**address_options, database: name, max_connections: connections)
     end
 
@@ -71,7 +74,8 @@ module Server
     def password = File.exist?(path("password")) ? File.read(path("password")) : nil
 
     def address_options
-      {adapter: "trilogy", host: "127.0.0.1", port:, user: "root", password:, encoding: "utf8mb4", read_timeout: 30, write_timeout: 30}.compact
+      {adapter: "trilogy", host: "127.0.0.1", port:, user: "root", password:, encoding: "utf8mb4", read_timeout: 30,
+       write_timeout: 30}.compact
     end
 
     def administer(&) = Sequel.connect(**address_options, max_connections: 1, test: true, &)
@@ -79,24 +83,31 @@ module Server
     # The number of the server's process, when it is alive and really is one.
     def process
       number = File.read(path("pid")).to_i
-      number if number.positive? && File.read("/proc/#{number}/comm").start_with?("mariadbd") && File.read("/proc/#{number}/stat").split(") ").last[0] != "Z"
+      if number.positive? && File.read("/proc/#{number}/comm").start_with?("mariadbd") &&
+          File.read("/proc/#{number}/stat").split(") ").last[0] != "Z"
+        number
+      end
     rescue Errno::ENOENT, Errno::ESRCH
       nil
     end
 
     def install
-      run("mariadb-install-db", "--no-defaults", "--datadir=#{path("data")}", "--auth-root-authentication-method=normal", "--skip-test-db", *as_user)
+      run("mariadb-install-db", "--no-defaults", "--datadir=#{path("data")}",
+        "--auth-root-authentication-method=normal", "--skip-test-db", *as_user)
     end
 
     def run(*command)
-      system(*command, out: [path("log"), "a"], err: %i[child out]) or raise Failed, "#{command.first} failed; its log is #{path("log")}."
+      system(*command, out: [path("log"), "a"], err: %i[child out]) or raise Failed,
+        "#{command.first} failed; its log is #{path("log")}."
     end
 
     def spawn_server
       process && stop
       File.write(path("port"), free_port.to_s)
-      server = Process.spawn("mariadbd", "--no-defaults", "--datadir=#{path("data")}", "--socket=#{path("socket")}", "--port=#{port}", "--bind-address=127.0.0.1",
-        "--pid-file=#{path("pid")}", "--innodb-buffer-pool-size=32M", "--performance-schema=OFF", "--max-allowed-packet=16M", *as_user,
+      server = Process.spawn("mariadbd", "--no-defaults", "--datadir=#{path("data")}", "--socket=#{path("socket")}",
+        "--port=#{port}", "--bind-address=127.0.0.1",
+        "--pid-file=#{path("pid")}", "--innodb-buffer-pool-size=32M", "--performance-schema=OFF",
+        "--max-allowed-packet=16M", *as_user,
         out: [path("log"), "a"], err: %i[child out], pgroup: true)
       @waiter = Process.detach(server)
     end
@@ -123,7 +134,8 @@ module Server
     def lock_root
       secret = SecureRandom.hex(24)
       administer do |server|
-        server.run("DELETE FROM mysql.global_priv WHERE User = '' OR (User = 'root' AND Host NOT IN ('localhost', '127.0.0.1'))")
+        server.run("DELETE FROM mysql.global_priv WHERE User = '' OR (User = 'root' AND Host NOT IN ('localhost', " \
+          "'127.0.0.1'))")
         server.run("FLUSH PRIVILEGES")
         server.fetch("SELECT Host FROM mysql.user WHERE User = 'root'").map(:Host).each do |host|
           server.run("ALTER USER 'root'@#{server.literal(host)} IDENTIFIED BY #{server.literal(secret)}")

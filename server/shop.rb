@@ -17,7 +17,8 @@ module Server
     # @param today [Date]
     # @return [Hash] ready for JSON
     def to_h(today)
-      {"name" => @list["name"], "says" => @list["says"], "simulated" => true, "offers" => @list["offers"], "sale" => sale(today)["sale"], "sale_every" => @list["sale_every"], "on_sale" => on_sale?(today)}
+      {"name" => @list["name"], "says" => @list["says"], "simulated" => true, "offers" => @list["offers"],
+       "sale" => sale(today)["sale"], "sale_every" => @list["sale_every"], "on_sale" => on_sale?(today)}
     end
 
     # @return [Hash{String=>Array<Hash>}] what it sells, by a material's id
@@ -26,7 +27,8 @@ module Server
     # The sale week that is on, or the next one.
     # @return [Hash] as an occasion document says it
     def sale(today)
-      {"sale" => (on_sale?(today) ? begun(today) : begun(today) + @list["sale_every"]).iso8601, "sale_every" => @list["sale_every"]}
+      {"sale" => (on_sale?(today) ? begun(today) : begun(today) + @list["sale_every"]).iso8601,
+       "sale_every" => @list["sale_every"]}
     end
 
     private

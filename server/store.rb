@@ -59,7 +59,10 @@ module Server
     def reaching
       yield
     rescue Sequel::DatabaseError => error
-      raise unless error.is_a?(Sequel::DatabaseConnectionError) || error.is_a?(Sequel::DatabaseDisconnectError) || error.wrapped_exception.is_a?(Trilogy::ConnectionError)
+      unless error.is_a?(Sequel::DatabaseConnectionError) || error.is_a?(Sequel::DatabaseDisconnectError) ||
+          error.wrapped_exception.is_a?(Trilogy::ConnectionError)
+        raise
+      end
       @database.disconnect
       raise Away
     end

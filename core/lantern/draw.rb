@@ -18,7 +18,8 @@ module Lantern
           "form" => Outline.form(form, scale),
           "section" => Outline.section(form, lies, scale),
           "layers" => lies.map { _1.to_h(scale) },
-          "gaps" => layers.flat_map(&:gaps).map { _1.to_h(scale).merge("says" => "gap #{Measure::Length.text(_1.width, units: plan.units)}") },
+          "gaps" => layers.flat_map(&:gaps)
+            .map { _1.to_h(scale).merge("says" => "gap #{Measure::Length.text(_1.width, units: plan.units)}") },
           "dimensions" => form.dimensions.map { dimension(_1, plan, scale) }
         }
       end
@@ -39,7 +40,8 @@ module Lantern
 
       def dimension(dimension, plan, scale)
         {"about" => dimension[:about], "from" => scale.point(dimension[:from]), "to" => scale.point(dimension[:to]),
-         "says" => Measure::Length.text(dimension[:length], units: plan.units), "inset" => dimension[:inset] || false, "across" => dimension[:across] || false, "follows" => dimension[:follows] || false}
+         "says" => Measure::Length.text(dimension[:length], units: plan.units), "inset" => dimension[:inset] || false,
+         "across" => dimension[:across] || false, "follows" => dimension[:follows] || false}
       end
 
       def edges(path, beyond) = path.box.zip([-beyond, -beyond, beyond, beyond]).map(&:sum)

@@ -25,9 +25,11 @@ module Lantern
         face = shape.face
         section = Base.section(sizes, face, units:)
         measured = shape.measured
-        Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:, sections: sizes[:sections] || 1,
+        Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:,
+          sections: sizes[:sections] || 1,
           dimensions: shape.dimensions, parts: shape.parts, preparing: shape.preparing, ties: sizes[:ties],
-          findings: [*Strings.findings(sizes, measured, section, units), *Corners.findings(shape.path, face, units), *shape.findings])
+          findings: [*Strings.findings(sizes, measured, section, units), *Corners.findings(shape.path, face, units),
+            *shape.findings])
       end
     end
   end

@@ -17,12 +17,14 @@ module Server
       # @return [String]
       # @raise [Lantern::Plan::Refused] when it has no day
       def write(id, worked, stamp)
-        dates = worked["dates"] or raise Lantern::Plan::Refused.at("day", "Say which day they hang, and there are days to put into a calendar.")
+        dates = worked["dates"] or raise Lantern::Plan::Refused.at("day",
+          "Say which day they hang, and there are days to put into a calendar.")
         calendar = Icalendar::Calendar.new
         calendar.prodid = "-//Crisp Lantern//EN"
         NAMES.each { |name, says| add(calendar, "#{name}-#{id}", dates[name], format(says, worked["name"]), stamp) }
         dates["evenings"].each_with_index do |evening, i|
-          add(calendar, "evening-#{i + 1}-#{id}", evening["day"], "Bench: #{worked["name"]}", stamp, "#{evening["minutes"]} minutes at the bench, evening #{i + 1} of #{dates["evenings"].size}.")
+          add(calendar, "evening-#{i + 1}-#{id}", evening["day"], "Bench: #{worked["name"]}", stamp,
+            "#{evening["minutes"]} minutes at the bench, evening #{i + 1} of #{dates["evenings"].size}.")
         end
         calendar.publish
         calendar.to_ical

@@ -36,7 +36,8 @@ module Server
       # @return [String] a PDF file
       def pdf(paper)
         # The same plan gives the same file: no date in it.
-        pdf = Prawn::Document.new(page_size: PAPERS.fetch(paper, "A4"), margin: 42, info: {Title: "#{@worked["name"]}, cut sheet", CreationDate: Time.at(0).utc})
+        pdf = Prawn::Document.new(page_size: PAPERS.fetch(paper, "A4"), margin: 42,
+          info: {Title: "#{@worked["name"]}, cut sheet", CreationDate: Time.at(0).utc})
         pdf.font_families.update("Sheet" => {normal: "#{FONTS}/DejaVuSans.ttf", bold: "#{FONTS}/DejaVuSans-Bold.ttf"})
         pdf.font "Sheet", size: 9.5
         pdf.text glyphs(@worked["name"]), size: 16, style: :bold
@@ -74,7 +75,8 @@ module Server
         cautions(pdf)
       end
 
-      def lengths(pdf) = @worked["cut_sheet"].group_by { _1["material"] }.each { |material, bars| material(pdf, material, bars) }
+      def lengths(pdf) =
+        @worked["cut_sheet"].group_by { _1["material"] }.each { |material, bars| material(pdf, material, bars) }
 
       def name(id) = @worked["materials"].find { _1["id"] == id }["name"]
 
@@ -92,7 +94,9 @@ module Server
         pdf.move_down 6
         top = pdf.cursor
         pdf.stroke_rectangle [0, top - 1], 9, 9
-        pdf.text_box glyphs("#{bar["from"].sub(/\A./, &:upcase)}, #{bar.dig("sheet", "says") || bar["says"]}#{" each, all alike" if bar["times"] > 1}"), at: [16, top], width: 300, style: :bold
+        pdf.text_box glyphs("#{bar["from"].sub(/\A./, &:upcase)}, " \
+          "#{bar.dig("sheet", "says") || bar["says"]}#{" each, all alike" if bar["times"] > 1}"), at: [16, top],
+          width: 300, style: :bold
         pdf.text_box glyphs(left(bar)), at: [316, top], width: pdf.bounds.width - 316, align: :right
         pdf.move_down 15
         bar["sheet"] ? laid_out(pdf, bar) : drawn(pdf, bar, longest)
@@ -100,10 +104,13 @@ module Server
       end
 
       # Cuts of one kind said once, however many blocks they lie in.
-      def alike(cuts) = cuts.group_by { _1.values_at("what", "says", "shape") }.map { |_, same| same[0].merge("count" => same.sum { _1["count"] }) }
+      def alike(cuts) = cuts.group_by { _1.values_at("what", "says", "shape") }
+        .map { |_, same| same[0].merge("count" => same.sum { _1["count"] }) }
 
       def left(bar)
-        return bar["sheet"]["rest"].empty? ? "no piece left to keep" : "keep #{bar["sheet"]["rest"].join(", ")}" if bar["sheet"]
+        if bar["sheet"]
+          return bar["sheet"]["rest"].empty? ? "no piece left to keep" : "keep #{bar["sheet"]["rest"].join(", ")}"
+        end
         return "used up" unless bar["left"] > 0
         bar["keep"] ? "#{bar["left_says"]} left, keep it" : "#{bar["left_says"]} left"
       end
@@ -115,7 +122,10 @@ module Server
         pdf.line_width 0.5
         bar["cuts"].each do |cut|
           pdf.fill_color((cut["shape"] == "run") ? "DDCFAE" : "F2B84B")
-          [cut["count"], 400].min.times { |i| pdf.fill_and_stroke_rectangle [(cut["at"] + i * cut["length"]) * scale, top], cut["length"] * scale, 10 }
+          [cut["count"], 400].min.times { |i|
+            pdf.fill_and_stroke_rectangle [(cut["at"] + i * cut["length"]) * scale,
+              top], cut["length"] * scale, 10
+          }
         end
         pdf.fill_color "000000"
         pdf.stroke_rectangle [0, top], bar["length"] * scale, 10
@@ -123,7 +133,8 @@ module Server
       end
 
       # A sheet lies with its length across the paper.
-      def sheet_scale(pdf, bar) = [pdf.bounds.width / bar["sheet"]["length"], 150.0 / bar["sheet"].values_at("width", "end_width").max].min
+      def sheet_scale(pdf, bar) =
+        [pdf.bounds.width / bar["sheet"]["length"], 150.0 / bar["sheet"].values_at("width", "end_width").max].min
 
       def sheet_height(pdf, bar) = bar["sheet"].values_at("width", "end_width").max * sheet_scale(pdf, bar)
 
@@ -133,14 +144,16 @@ module Server
         width, length, far = bar["sheet"].values_at("width", "length", "end_width")
         pdf.line_width 0.5
         middle = top - height / 2
-        pdf.stroke_polygon [0, middle + width * scale / 2], [length * scale, middle + far * scale / 2], [length * scale, middle - far * scale / 2], [0, middle - width * scale / 2]
+        pdf.stroke_polygon [0, middle + width * scale / 2], [length * scale, middle + far * scale / 2],
+          [length * scale, middle - far * scale / 2], [0, middle - width * scale / 2]
         bar["cuts"].each do |cut|
           block = cut["block"]
           [block["columns"] * block["rows"], cut["count"], 600].min.times do |i|
             row, column = i.divmod(block["columns"])
             deep, wide = block["length"] / block["rows"], block["width"] / block["columns"]
             pdf.fill_color "F2B84B"
-            pdf.fill_and_stroke_rectangle [(block["y"] + row * deep) * scale, top - (block["x"] + column * wide) * scale], deep * scale, wide * scale
+            pdf.fill_and_stroke_rectangle [(block["y"] + row * deep) * scale,
+              top - (block["x"] + column * wide) * scale], deep * scale, wide * scale
           end
         end
         pdf.fill_color "000000"
@@ -148,11 +161,15 @@ module Server
       end
 
       def buying(pdf)
-        rows = @worked["materials"].flat_map { |material| material["buy"].map { |buy| [glyphs(material["name"]), buy["count"].to_s, buy["cost"]] } }
+        rows = @worked["materials"].flat_map { |material|
+          material["buy"]
+            .map { |buy| [glyphs(material["name"]), buy["count"].to_s, buy["cost"]] }
+        }
         pdf.move_down 14
         pdf.text "To buy", size: 12, style: :bold
         return pdf.text("Nothing: the stash is enough.") if rows.empty?
-        pdf.table([["", "packages", "comes to"], *rows, ["", "", @worked["cost"]["to_buy"]]], width: 320, cell_style: {borders: [:bottom], padding: [3, 4], border_width: 0.3}) do
+        pdf.table([["", "packages", "comes to"], *rows, ["", "", @worked["cost"]["to_buy"]]], width: 320,
+          cell_style: {borders: [:bottom], padding: [3, 4], border_width: 0.3}) do
           column(1..2).align = :right
         end
       end
@@ -166,7 +183,9 @@ module Server
 
       # Fractions set as fractions.
       def glyphs(text)
-        text.gsub(/(\d+ )?(\d+)\/(\d+)/) { "#{$1&.strip}#{"\u2009" if $1}#{$2.tr("0-9", ABOVE)}⁄#{$3.tr("0-9", BELOW)}" }
+        text.gsub(/(\d+ )?(\d+)\/(\d+)/) do
+          "#{$1&.strip}#{"\u2009" if $1}#{$2.tr("0-9", ABOVE)}⁄#{$3.tr("0-9", BELOW)}"
+        end
       end
     end
   end

@@ -14,8 +14,10 @@ module Server
       private
 
       def write(pdf)
-        pdf.text glyphs("#{@worked["quantity"]} wreaths, #{@worked["minutes"] / 60} h #{@worked["minutes"] % 60} min at the bench, #{@worked["cost"]["to_pay"] || @worked["cost"]["to_buy"]} to pay"), color: "555555"
-        pdf.text DAYS.filter_map { |name, says| "#{says} #{@worked["dates"][name]}" if @worked.dig("dates", name) }.join(" · "), color: "555555"
+        pdf.text glyphs("#{@worked["quantity"]} wreaths, #{@worked["minutes"] / 60} h #{@worked["minutes"] % 60} min " \
+          "at the bench, #{@worked["cost"]["to_pay"] || @worked["cost"]["to_buy"]} to pay"), color: "555555"
+        pdf.text DAYS.filter_map { |name, says| "#{says} #{@worked["dates"][name]}" if @worked.dig("dates", name) }
+          .join(" · "), color: "555555"
         buying(pdf)
         lengths(pdf)
         cautions(pdf)
@@ -42,9 +44,12 @@ module Server
         pdf.dash(2)
         pdf.stroke_rectangle [left, top], width, LABEL_HEIGHT
         pdf.undash
-        pdf.text_box glyphs(bundle["wreath"]), at: [left + 6, top - 6], width: width - 12, height: 12, style: :bold, overflow: :shrink_to_fit
-        pdf.text_box glyphs("#{bundle["count"]} #{bundle["what"]} of #{bundle["says"]}"), at: [left + 6, top - 20], width: width - 12, height: 12, overflow: :shrink_to_fit
-        pdf.text_box glyphs(bundle["material"]), at: [left + 6, top - 34], width: width - 12, height: 11, size: 8, overflow: :shrink_to_fit
+        pdf.text_box glyphs(bundle["wreath"]), at: [left + 6, top - 6], width: width - 12, height: 12, style: :bold,
+          overflow: :shrink_to_fit
+        pdf.text_box glyphs("#{bundle["count"]} #{bundle["what"]} of #{bundle["says"]}"), at: [left + 6, top - 20],
+          width: width - 12, height: 12, overflow: :shrink_to_fit
+        pdf.text_box glyphs(bundle["material"]), at: [left + 6, top - 34], width: width - 12, height: 11, size: 8,
+          overflow: :shrink_to_fit
       end
     end
   end

@@ -8,7 +8,8 @@ module Server
     # The stash as CSV, out and in. A row is a material, one way it is sold, or a piece of it on hand;
     # `row` says which, and `id` which material it belongs to. Lengths may carry their units.
     module StashFile
-      HEADS = %w[row id kind name colour texture width diameter thickness wired sheer directional notes length end_width lost_edge count price sale_price].freeze
+      HEADS = %w[row id kind name colour texture width diameter thickness wired sheer directional notes
+        length end_width lost_edge count price sale_price].freeze
       ROWS = %w[material offer piece].freeze
       LENGTHS = %w[width length end_width lost_edge diameter thickness].freeze
       SWITCHES = %w[wired sheer directional].freeze
@@ -38,7 +39,9 @@ module Server
         materials.each_value do |line, material|
           Lantern::Plan::Material.check(material, units:)
         rescue Lantern::Plan::Refused => refused
-          problems.concat(refused.problems.map { |problem| problem(line, "#{problem.at.delete_prefix(".")}: #{problem.says}") })
+          problems.concat(
+            refused.problems.map { |problem| problem(line, "#{problem.at.delete_prefix(".")}: #{problem.says}") }
+          )
         end
         raise Lantern::Plan::Refused.new(problems.first(200)) if problems.any?
         materials.values.map(&:last)
@@ -64,16 +67,25 @@ module Server
 
       def parse(text)
         text = text.dup.force_encoding("UTF-8").delete_prefix("\uFEFF")
-        refuse(1, "The file is not text in UTF-8: save it as CSV UTF-8.") if !text.valid_encoding? || text.include?("\uFFFD")
+        if !text.valid_encoding? || text.include?("\uFFFD")
+          refuse(1, "The file is not text in UTF-8: save it as CSV UTF-8.")
+        end
         refuse(1, "The file has more than #{MOST} lines.") if text.count("\n") > MOST
         table = CSV.parse(text, skip_blanks: true)
         heads = (table.shift || []).map { _1.to_s.strip.downcase }
         unknown = heads - HEADS
-        refuse(1, "The first line must name the columns, of these: #{HEADS.join(", ")}.") unless heads.include?("row") && heads.include?("id")
+        unless heads.include?("row") && heads.include?("id")
+          refuse(1, "The first line must name the columns, of these: #{HEADS.join(", ")}.")
+        end
         refuse(1, "The column “#{unknown.first}” is not known.") if unknown.any?
-        table.each_with_index.map { |row, i| [i + 2, heads.zip(row.map { Sheet.plain(_1)&.strip }).to_h.reject { |_, cell| cell.nil? || cell.empty? }] }.reject { _2.empty? }
+        table.each_with_index.map { |row, i|
+          [i + 2, heads.zip(row.map { Sheet.plain(_1)&.strip }).to_h.reject { |_, cell|
+                    cell.nil? || cell.empty?
+                  }]
+        }.reject { _2.empty? }
       rescue CSV::MalformedCSVError => error
-        refuse(error.line_number || 1, "This is not CSV that can be read: a quote is left open, or stands where none should.")
+        refuse(error.line_number || 1,
+          "This is not CSV that can be read: a quote is left open, or stands where none should.")
       end
 
       def place(line, row, materials, problems)
@@ -83,11 +95,14 @@ module Server
         return begin_material(line, row, materials, problems) if kind == "material"
         return problems << problem(line, "There is no material “#{id}” above this line.") unless materials[id]
         material = materials[id].last
-        (kind == "offer") ? material["offers"] << numbers(row.slice("width", "length", "count", "price", "sale_price")) : material["on_hand"] << piece(row, material)
+        (kind == "offer") ? material["offers"] << numbers(row.slice("width", "length", "count", "price",
+          "sale_price")) : material["on_hand"] << piece(row, material)
       end
 
       def begin_material(line, row, materials, problems)
-        return problems << problem(line, "The material “#{row["id"]}” stands in this file twice.") if materials[row["id"]]
+        if materials[row["id"]]
+          return problems << problem(line, "The material “#{row["id"]}” stands in this file twice.")
+        end
         switches = SWITCHES.select { row[_1]&.match?(/\A(yes|true|1|x)\z/i) }.to_h { [_1, true] }
         document = row.except("row", "length", "end_width", "count", "price", "sale_price", *SWITCHES).merge(switches)
         materials[row["id"]] = [line, document.merge("offers" => [], "on_hand" => [])]
@@ -102,7 +117,8 @@ module Server
       end
 
       # A count is a number; a price stays the text that it is.
-      def numbers(offer) = offer["count"].to_s.match?(/\A\d{1,6}\z/) ? offer.merge("count" => offer["count"].to_i) : offer
+      def numbers(offer) = offer["count"].to_s.match?(/\A\d{1,6}\z/) ? offer.merge("count" => offer["count"].to_i) :
+        offer
 
       def problem(line, says) = Lantern::Plan::Problem.new(at: "line #{line}", says: "Line #{line}: #{says}")
 

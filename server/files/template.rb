@@ -31,8 +31,14 @@ module Server
       # @return [String] an SVG file whose size is in millimetres
       def svg
         size = [@width, @height].map { (_1 / PER_INCH * 25.4).round(3) }
-        paths = @template.outlines.map { |points| "M#{points.map { |x, y| "#{((x - @left) * 25.4).round(3)} #{((y - @top) * 25.4).round(3)}" }.join("L")}Z" }
-        %(<svg xmlns="http://www.w3.org/2000/svg" width="#{size[0]}mm" height="#{size[1]}mm" viewBox="0 0 #{size.join(" ")}"><title>#{@template.title}</title><path d="#{paths.join}" fill="none" stroke="#000" stroke-width="0.3"/></svg>\n)
+        place = ->((x, y)) { "#{((x - @left) * 25.4).round(3)} #{((y - @top) * 25.4).round(3)}" }
+        paths = @template.outlines.map { |points| "M#{points.map(&place).join("L")}Z" }
+        <<~SVG
+          <svg xmlns="http://www.w3.org/2000/svg"
+            width="#{size[0]}mm" height="#{size[1]}mm" viewBox="0 0 #{size.join(" ")}">
+          <title>#{@template.title}</title><path d="#{paths.join}" fill="none" stroke="#000" stroke-width="0.3"/>
+          </svg>
+        SVG
       end
 
       # @return [String] a PDF file
@@ -41,9 +47,14 @@ module Server
         size = PAPERS.fetch(paper, PAPERS["a4"])
         @wide, @high = size[0] - 2 * WHITE, size[1] - 2 * WHITE - FOOT
         columns, rows = pages(@width, @wide), pages(@height, @high)
-        raise Lantern::Plan::Refused.at("form", "At its true size this takes #{columns * rows} pages; #{MOST_PAGES} are printed at most. Take the SVG to a larger printer.") if columns * rows > MOST_PAGES
-        pdf = Prawn::Document.new(page_size: size, margin: 0, skip_page_creation: true, info: {Title: @template.title, CreationDate: Time.at(0).utc})
-        pdf.font_families.update("Sheet" => {normal: "#{CutSheet::FONTS}/DejaVuSans.ttf", bold: "#{CutSheet::FONTS}/DejaVuSans-Bold.ttf"})
+        if columns * rows > MOST_PAGES
+          raise Lantern::Plan::Refused.at("form", "At its true size this takes #{columns * rows} pages; " \
+            "#{MOST_PAGES} are printed at most. Take the SVG to a larger printer.")
+        end
+        pdf = Prawn::Document.new(page_size: size, margin: 0, skip_page_creation: true,
+          info: {Title: @template.title, CreationDate: Time.at(0).utc})
+        pdf.font_families.update("Sheet" => {normal: "#{CutSheet::FONTS}/DejaVuSans.ttf",
+                                             bold: "#{CutSheet::FONTS}/DejaVuSans-Bold.ttf"})
         rows.times { |row| columns.times { |column| page(pdf, row, column, rows, columns, size) } }
         pdf.render
       end
@@ -66,7 +77,9 @@ module Server
           pdf.add_content("#{WHITE} #{(top - @high).round(3)} #{@wide.round(3)} #{@high.round(3)} re W n")
           pdf.line_width 0.8
           @template.outlines.each do |points|
-            pdf.stroke_polygon(*points.map { |x, y| [WHITE + (x - @left) * PER_INCH - from_x, top - ((y - @top) * PER_INCH - from_y)] })
+            pdf.stroke_polygon(
+              *points.map { |x, y| [WHITE + (x - @left) * PER_INCH - from_x, top - ((y - @top) * PER_INCH - from_y)] }
+            )
           end
         end
       end
@@ -82,7 +95,8 @@ module Server
         pdf.stroke_line [WHITE, below], [WHITE + @wide, below] if below
         pdf.undash
         [right, (WHITE if column.positive?)].compact.product([top - 60, bottom + 60]).each { |x, y| cross(pdf, x, y) }
-        [below, (top if row.positive?)].compact.product([WHITE + 60, WHITE + @wide - 60]).each { |y, x| cross(pdf, x, y) }
+        [below, (top if row.positive?)].compact.product([WHITE + 60, WHITE + @wide - 60])
+          .each { |y, x| cross(pdf, x, y) }
       end
 
       def cross(pdf, x, y)
@@ -96,7 +110,8 @@ module Server
         pdf.stroke_line [WHITE, WHITE + 14], [WHITE + length, WHITE + 14]
         [0, length].each { |x| pdf.stroke_line [WHITE + x, WHITE + 9], [WHITE + x, WHITE + 19] }
         pdf.draw_text "This bar must measure #{says}: print at 100 %, not “fit to page”.", at: [WHITE, WHITE]
-        pdf.draw_text "#{@template.title}, page #{("A".ord + row).chr}#{column + 1} of #{("A".ord + rows - 1).chr}#{columns}", at: [WHITE + length + 14, WHITE + 11]
+        pdf.draw_text "#{@template.title}, page #{("A".ord + row).chr}#{column + 1} of " \
+          "#{("A".ord + rows - 1).chr}#{columns}", at: [WHITE + length + 14, WHITE + 11]
       end
     end
   end

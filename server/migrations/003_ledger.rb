@@ -44,11 +44,13 @@ Sequel.migration do
       next if lots.empty?
       action = from(:actions).insert(kind: "corrected")
       lots.each do |lot|
-        sizes = if lot.is_a?(Hash) then {length: lot[:length], width: lot[:width]}.transform_values { (_1 * 25_400_000).round }
+        sizes = if lot.is_a?(Hash) then {length: lot[:length], width: lot[:width]}
+          .transform_values { (_1 * 25_400_000).round }
         elsif lot.is_a?(Integer) then {}
         else {length: (lot * 25_400_000).round}
         end
-        from(:entries).insert(action_id: action, material_id: row[:id], kind: "corrected", change: lot.is_a?(Integer) ? lot : 1, **sizes)
+        from(:entries).insert(action_id: action, material_id: row[:id], kind: "corrected",
+          change: lot.is_a?(Integer) ? lot : 1, **sizes)
       end
     end
   end

@@ -37,13 +37,19 @@ module Server
 
           get("/api/occasions/:id") { JSON.generate(store.occasions.find(id)) }
 
-          put("/api/occasions/:id") { JSON.generate(store.occasions.change(id, sent["version"], sent["name"], sent["units"], sent["occasion"])) }
+          put("/api/occasions/:id") {
+            JSON.generate(store.occasions.change(id, sent["version"], sent["name"],
+              sent["units"], sent["occasion"]))
+          }
 
           deletes("/api/occasions/:id") { store.occasions }
 
           put("/api/occasions/:id/wreaths") { JSON.generate(store.occasions.gather(id, sent["wreaths"])) }
 
-          post("/api/occasions/:id/cut") { JSON.generate(store.occasions.cut(id, sent["cut_sheet"], -> { occasion_document })) }
+          post("/api/occasions/:id/cut") {
+            JSON.generate(store.occasions.cut(id, sent["cut_sheet"],
+              -> { occasion_document }))
+          }
 
           post("/api/occasions/:id/uncut") { JSON.generate(store.occasions.uncut(id)) }
 

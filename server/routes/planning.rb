@@ -24,7 +24,10 @@ module Server
             JSON.generate("coverings" => Lantern::Ask::Comparison.new(with_stash(sent)).to_a)
           end
 
-          post("/api/backwards") { JSON.generate("answers" => Lantern::Ask::Backwards.new(sent["plan"], layer: sent["layer"], budget:).to_a) }
+          post("/api/backwards") {
+            JSON.generate("answers" => Lantern::Ask::Backwards.new(sent["plan"],
+              layer: sent["layer"], budget:).to_a)
+          }
 
           post("/api/bare") { JSON.generate(Lantern.bare(sent)) }
 

@@ -15,13 +15,26 @@ module Server
             Files::StashFile.write(store.materials.all(units).map { _1["material"] }, units)
           end
 
-          post("/api/stash.csv") { JSON.generate(store.materials.take_in(Files::StashFile.read(sent["csv"], sent["units"]), sent["units"], dry: sent["dry"])) }
+          post("/api/stash.csv") {
+            JSON.generate(store.materials.take_in(
+              Files::StashFile.read(sent["csv"], sent["units"]), sent["units"], dry: sent["dry"]
+            ))
+          }
 
-          get("/api/materials/:id/ledger") { JSON.generate("entries" => store.materials.entries(id, params["units"] || "in")) }
+          get("/api/materials/:id/ledger") {
+            JSON.generate("entries" => store.materials.entries(id,
+              params["units"] || "in"))
+          }
 
-          post("/api/materials/:id/ledger") { JSON.generate(store.materials.move(id, sent["kind"], sent["piece"], sent["change"], sent["units"])) }
+          post("/api/materials/:id/ledger") {
+            JSON.generate(store.materials.move(id, sent["kind"], sent["piece"],
+              sent["change"], sent["units"]))
+          }
 
-          post("/api/materials/:id/splice") { JSON.generate(store.materials.splice(id, sent["piece"], sent["at"], sent["units"])) }
+          post("/api/materials/:id/splice") {
+            JSON.generate(store.materials.splice(id, sent["piece"], sent["at"],
+              sent["units"]))
+          }
 
           post "/api/actions/:id/undo" do
             store.ledger.undo(id)
@@ -37,7 +50,10 @@ module Server
 
           get("/api/materials/:id") { JSON.generate(store.materials.find(id)) }
 
-          put("/api/materials/:id") { JSON.generate(store.materials.change(id, sent["version"], sent["material"], sent["units"])) }
+          put("/api/materials/:id") {
+            JSON.generate(store.materials.change(id, sent["version"], sent["material"],
+              sent["units"]))
+          }
 
           deletes("/api/materials/:id") { store.materials }
         end

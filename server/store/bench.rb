@@ -17,7 +17,10 @@ module Server
       def take(id, events)
         @database.transaction do
           exists(id)
-          rows = events.map { |event| {wreath_id: id, event: event["event"], step: event["step"], kind: event["kind"], amount: event["amount"] || 0} }
+          rows = events.map { |event|
+            {wreath_id: id, event: event["event"], step: event["step"], kind: event["kind"],
+             amount: event["amount"] || 0}
+          }
           @database[:bench_events].insert_ignore.multi_insert(rows) if rows.any?
         end
         state(id)
@@ -28,8 +31,12 @@ module Server
       # @raise [Missing]
       def state(id)
         exists(id)
-        sums = ->(kind) { unfinished(id).where(kind:).group(:step).select_hash(:step, Sequel.function(:sum, :amount).as(:total)).transform_values { [_1.to_i, 0].max } }
-        {"counts" => sums.call("count"), "seconds" => sums.call("time"), "place" => unfinished(id).where(kind: "go").reverse(:id).get(:step), "finished" => finished(id)}
+        sums = ->(kind) {
+          unfinished(id).where(kind:).group(:step).select_hash(:step,
+            Sequel.function(:sum, :amount).as(:total)).transform_values { [_1.to_i, 0].max }
+        }
+        {"counts" => sums.call("count"), "seconds" => sums.call("time"),
+         "place" => unfinished(id).where(kind: "go").reverse(:id).get(:step), "finished" => finished(id)}
       end
 
       # @return [Integer] how many of a wreath were finished

@@ -20,7 +20,8 @@ module Server
 
       def table = :forms
 
-      def show(row) = stamps(row).merge("name" => row[:name], "units" => row[:units], "form" => JSON.parse(row[:document]))
+      def show(row) =
+        stamps(row).merge("name" => row[:name], "units" => row[:units], "form" => JSON.parse(row[:document]))
     end
   end
 end

@@ -98,7 +98,8 @@ module Server
         moves.filter_map do |move|
           next unless ids[move.material]
           lot = Ledger::Lot.of(ids[move.material], move.to_h, move.change)
-          {kind: move.kind.to_s, material_id: lot.material_id, change: lot.count, **((move.kind == :cut) ? @ledger.sides_on_hand(lot) : lot.sides)}
+          {kind: move.kind.to_s, material_id: lot.material_id, change: lot.count,
+           **((move.kind == :cut) ? @ledger.sides_on_hand(lot) : lot.sides)}
         end
       end
 
@@ -112,9 +113,12 @@ module Server
         raise Lantern::Plan::Refused.at("piece", "Only what is sold by length can hold a join.") unless read.lengthwise?
         whole, part = lots(id, read)
         sides = @ledger.sides_on_hand(whole)
-        raise Lantern::Plan::Refused.at("at", "The join must lie within the length.") unless part.length < sides[:length]
+        unless part.length < sides[:length]
+          raise Lantern::Plan::Refused.at("at", "The join must lie within the length.")
+        end
         one = {material_id: id, kind: "corrected"}
-        @ledger.write("corrected", [{**one, **sides, change: -1}, {**one, length: part.length, change: 1}, {**one, length: sides[:length] - part.length, change: 1}])
+        @ledger.write("corrected", [{**one, **sides, change: -1}, {**one, length: part.length, change: 1},
+          {**one, length: sides[:length] - part.length, change: 1}])
         find(id)
       end
 
@@ -123,10 +127,14 @@ module Server
         row = row(id)
         counted = Lantern::Plan::Kind.fetch(row[:kind]).counted?
         @ledger.entries(id).map do |entry|
-          size = entry.values_at(:width, :end_width, :length).reject(&:zero?).map { Lantern::Measure::Length.exact_text(Rational(_1, Ledger::PER_INCH), units:) }
-          {"id" => entry[:id], "action" => entry[:action_id], "kind" => entry[:kind], "change" => entry[:change], "size" => counted ? "" : size.join(" by "),
-           "wreath" => entry[:wreath_id], "wreath_name" => entry[:wreath_name], "at" => entry[:at].utc.strftime("%Y-%m-%dT%H:%M:%SZ"),
-           "can_undo" => [1, true].include?(entry[:undone]) ? false : !%w[undone cut].include?(entry[:action_kind])}.compact
+          size = entry.values_at(:width, :end_width, :length).reject(&:zero?)
+            .map { Lantern::Measure::Length.exact_text(Rational(_1, Ledger::PER_INCH), units:) }
+          {"id" => entry[:id], "action" => entry[:action_id], "kind" => entry[:kind], "change" => entry[:change],
+           "size" => counted ? "" : size.join(" by "),
+           "wreath" => entry[:wreath_id], "wreath_name" => entry[:wreath_name],
+           "at" => entry[:at].utc.strftime("%Y-%m-%dT%H:%M:%SZ"),
+           "can_undo" => [1, true].include?(entry[:undone]) ? false :
+           !%w[undone cut].include?(entry[:action_kind])}.compact
         end
       end
 
@@ -149,7 +157,8 @@ module Server
       end
 
       def values(read, material, units)
-        {slug: read.id, kind: read.kind.to_s, name: read.name, units:, document: JSON.generate(material.except("on_hand"))}
+        {slug: read.id, kind: read.kind.to_s, name: read.name, units:,
+         document: JSON.generate(material.except("on_hand"))}
       end
 
       def lots(id, read)
@@ -159,19 +168,22 @@ module Server
 
       # A material's document in these units, with the lots that are on hand.
       def in_units(row, lots, units)
-        document = Lantern::Plan::Units.change_material(JSON.parse(row[:document]), from: row[:units], to: units || row[:units])
+        document = Lantern::Plan::Units.change_material(JSON.parse(row[:document]), from: row[:units],
+          to: units || row[:units])
         document.merge("on_hand" => lots.flat_map { |lot| pieces(lot, units || row[:units]) })
       end
 
       def pieces(lot, units)
         return [lot.count] if lot.length.zero?
         said = ->(size) { Lantern::Measure::Length.in_units(Rational(size, Ledger::PER_INCH), units) }
-        [lot.width.zero? ? said.call(lot.length) : lot.sides.reject { |_, size| size.zero? }.to_h { |side, size| [side.to_s, said.call(size)] }] * lot.count
+        [lot.width.zero? ? said.call(lot.length) : lot.sides.reject { |_, size| size.zero? }
+          .to_h { |side, size| [side.to_s, said.call(size)] }] * lot.count
       end
 
       def show(row, units = nil, stock = @ledger.stock([row[:id]]))
         document = in_units(row, stock.fetch(row[:id], []), units)
-        stamps(row).merge("units" => units || row[:units], "material" => document, **Lantern::Plan::Material.understood(document, units: units || row[:units]))
+        stamps(row).merge("units" => units || row[:units], "material" => document,
+          **Lantern::Plan::Material.understood(document, units: units || row[:units]))
       end
     end
   end

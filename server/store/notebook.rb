@@ -21,7 +21,8 @@ module Server
 
       # The short form at the end of a make, filled in from the counts.
       # @raise [Missing, Lantern::Plan::Refused]
-      def form(wreath_id) = Lantern::Ask::Finish.new(@wreaths.find(wreath_id)["plan"]).form(@bench.state(wreath_id)["counts"])
+      def form(wreath_id) =
+        Lantern::Ask::Finish.new(@wreaths.find(wreath_id)["plan"]).form(@bench.state(wreath_id)["counts"])
 
       # Ends a make: it goes into the notebook, what was used more or less than planned into the ledger.
       # @param said [Hash] `used` by material, `note`, `photo` as a data address
@@ -33,8 +34,10 @@ module Server
           finish = Lantern::Ask::Finish.new(wreath["plan"])
           type, bytes = photo(said["photo"])
           state = @bench.state(wreath_id)
-          id = rows.insert(wreath_id:, wreath_name: wreath["name"], plan: JSON.generate(wreath["plan"]), lines: JSON.generate(finish.lines(said["used"] || {})), minutes: state["seconds"].values.sum / 60,
-            steps: JSON.generate(finish.steps(state["seconds"])), note: said["note"].to_s.strip[0, 4000], photo: bytes && Sequel.blob(bytes), photo_type: type)
+          id = rows.insert(wreath_id:, wreath_name: wreath["name"], plan: JSON.generate(wreath["plan"]),
+            lines: JSON.generate(finish.lines(said["used"] || {})), minutes: state["seconds"].values.sum / 60,
+            steps: JSON.generate(finish.steps(state["seconds"])), note: said["note"].to_s.strip[0, 4000],
+            photo: bytes && Sequel.blob(bytes), photo_type: type)
           @bench.close(wreath_id, id)
           settle(wreath, finish.over(said["used"] || {})) if wreath["cut"]
           show(row(id))
@@ -48,19 +51,22 @@ module Server
       # What finished makes teach, covering by covering and material by material.
       # @return [Array<Hash>] ready for JSON
       def learned
-        lines = rows.order(:id).select_map(:lines).flat_map { JSON.parse(_1) }.select { _1["planned"].positive? && _1["used"].positive? }
+        lines = rows.order(:id).select_map(:lines).flat_map { JSON.parse(_1) }
+          .select { _1["planned"].positive? && _1["used"].positive? }
         lines.group_by { _1.values_at("method", "material") }.filter_map do |(method, material), same|
           covering = Lantern::Plan::Methods.find(method) or next
           ratios = same.map { (_1["used"] / _1["planned"]).clamp(0.2, 5.0) }
           learned = Lantern::Measure::Learned.from(method, material, ratios, spread: [covering.spread, 0.01].max)
-          {"method" => method, "title" => covering.title, "material" => material, "name" => same.last["name"], "factor" => learned.factor, "spread" => learned.spread, "makes" => learned.makes,
+          {"method" => method, "title" => covering.title, "material" => material, "name" => same.last["name"],
+           "factor" => learned.factor, "spread" => learned.spread, "makes" => learned.makes,
            "ratios" => ratios.map { _1.round(4) }, "says" => learned.says}
         end
       end
 
       private
 
-      COLUMNS = %i[id wreath_id wreath_name plan lines minutes steps note photo_type version created_at updated_at].freeze
+      COLUMNS = %i[id wreath_id wreath_name plan lines minutes steps note photo_type version
+        created_at updated_at].freeze
       private_constant :COLUMNS
 
       def table = :makes
@@ -69,15 +75,20 @@ module Server
       def settle(wreath, over)
         ids = @materials.locked_ids(over.keys)
         plan = Lantern::Plan::Document.read(wreath["plan"])
-        entries = over.flat_map { |material, inches| ids[material] ? difference(ids[material], (inches * Ledger::PER_INCH).round, (plan.smallest_remnant * Ledger::PER_INCH).round) : [] }
+        entries = over.flat_map { |material, inches|
+          ids[material] ? difference(ids[material],
+            (inches * Ledger::PER_INCH).round, (plan.smallest_remnant * Ledger::PER_INCH).round) : []
+        }
         @ledger.write("corrected", entries, wreath: {id: wreath["id"], name: wreath["name"]}) if entries.any?
       end
 
       def difference(material_id, more, smallest)
         return (-more >= smallest) ? [{material_id:, kind: "returned", length: -more, change: 1}] : [] if more <= 0
-        lot = @ledger.stock([material_id]).fetch(material_id, []).select { _1.length >= more }.max_by(&:length) or return []
+        lot = @ledger.stock([material_id]).fetch(material_id, []).select { _1.length >= more }.max_by(&:length) or
+          return []
         rest = lot.length - more
-        [{material_id:, kind: "cut", change: -1, **lot.sides}, ({material_id:, kind: "remnant", length: rest, change: 1} if rest >= smallest)].compact
+        [{material_id:, kind: "cut", change: -1, **lot.sides},
+          ({material_id:, kind: "remnant", length: rest, change: 1} if rest >= smallest)].compact
       end
 
       def photo(address)
@@ -90,10 +101,13 @@ module Server
         refuse_photo
       end
 
-      def refuse_photo = raise(Lantern::Plan::Refused.at("photo", "The photo must be a JPEG, PNG or WebP picture of at most 6 MB."))
+      def refuse_photo =
+        raise(Lantern::Plan::Refused.at("photo", "The photo must be a JPEG, PNG or WebP picture of at most 6 MB."))
 
       def show(row)
-        stamps(row).merge("wreath" => row[:wreath_id], "wreath_name" => row[:wreath_name], "lines" => JSON.parse(row[:lines]), "minutes" => row[:minutes], "steps" => JSON.parse(row[:steps]), "note" => row[:note],
+        stamps(row).merge("wreath" => row[:wreath_id], "wreath_name" => row[:wreath_name],
+          "lines" => JSON.parse(row[:lines]), "minutes" => row[:minutes], "steps" => JSON.parse(row[:steps]),
+          "note" => row[:note],
           "photo" => !row[:photo_type].nil?, "made_at" => row[:created_at].utc.strftime("%Y-%m-%dT%H:%M:%SZ"))
       end
     end

@@ -44,7 +44,8 @@ module Server
       def document(id, today:, sale: {})
         row = row(id)
         plans = @wreaths.on_occasion(id, row[:cut_action]).map { |wreath| wreath["plan"] }
-        {"format" => Lantern::Ask::Occasion::Document::FORMAT, "version" => 1, "name" => row[:name], "units" => row[:units],
+        {"format" => Lantern::Ask::Occasion::Document::FORMAT, "version" => 1, "name" => row[:name],
+         "units" => row[:units],
          **JSON.parse(row[:document]), **today_on(row, today), **sale, "plans" => plans}
       end
 
@@ -60,7 +61,9 @@ module Server
           occasion = document.call
           raise Ledger::TooLittle unless Lantern::Ask::Occasion.work(occasion)["cut_sheet"] == sheet
           entries = @materials.entries_of(Lantern::Ask::Occasion.moves(occasion), ids)
-          raise Lantern::Plan::Refused.at("cut_sheet", "There is nothing to cut for this occasion yet.") if entries.empty?
+          if entries.empty?
+            raise Lantern::Plan::Refused.at("cut_sheet", "There is nothing to cut for this occasion yet.")
+          end
           action = @ledger.write("cut", entries, wreath: {id: nil, name: row[:name]})
           @wreaths.cut_together(id, action)
           rows.where(id:).update(cut_action: action)
@@ -102,14 +105,16 @@ module Server
 
       def values(name, units, document)
         own = document.slice(*OWN)
-        Lantern::Ask::Occasion.work({"format" => Lantern::Ask::Occasion::Document::FORMAT, "version" => 1, "units" => units, "plans" => []}.merge(document))
+        Lantern::Ask::Occasion.work({"format" => Lantern::Ask::Occasion::Document::FORMAT, "version" => 1,
+                                     "units" => units, "plans" => []}.merge(document))
         {name: name.strip[0, 200], units:, document: JSON.generate(own)}
       end
 
       def show(row)
         stamps(row).merge("name" => row[:name], "units" => row[:units], "occasion" => JSON.parse(row[:document]),
           "wreaths" => @database[:wreaths].where(occasion_id: row[:id]).order(:id).select_map(:id),
-          "cut" => !row[:cut_action].nil?, "already_cut" => @database[:wreaths].where(occasion_id: row[:id]).exclude(cut_action: nil).exclude(cut_action: row[:cut_action]).count,
+          "cut" => !row[:cut_action].nil?, "already_cut" => @database[:wreaths].where(occasion_id: row[:id])
+            .exclude(cut_action: nil).exclude(cut_action: row[:cut_action]).count,
           "ticks" => @database[:occasion_ticks].where(occasion_id: row[:id]).select_map(:place))
       end
     end

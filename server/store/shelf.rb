@@ -28,12 +28,14 @@ module Server
 
       # Saves only over the version it was made from.
       def update(id, version, values)
-        changed = rows.where(id:, version:).update(**values, version: version + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
+        changed = rows.where(id:, version:).update(**values, version: version + 1,
+          updated_at: Sequel::CURRENT_TIMESTAMP)
         raise Outdated.new(find(id)) if changed.zero?
         find(id)
       end
 
-      def stamps(row) = {"id" => row[:id], "version" => row[:version], "updated_at" => row[:updated_at].utc.strftime("%Y-%m-%dT%H:%M:%SZ")}
+      def stamps(row) = {"id" => row[:id], "version" => row[:version],
+                         "updated_at" => row[:updated_at].utc.strftime("%Y-%m-%dT%H:%M:%SZ")}
     end
   end
 end

@@ -28,10 +28,15 @@ module Server
       end
 
       # Notes that the wreaths of an occasion were cut, each with the stash as it was.
-      def cut_together(id, action) = on_occasion(id, nil).each { |wreath| update(wreath["id"], wreath["version"], plan: JSON.generate(wreath["plan"]), cut_action: action) }
+      def cut_together(id, action) = on_occasion(id, nil)
+        .each { |wreath|
+        update(wreath["id"], wreath["version"], plan: JSON.generate(wreath["plan"]),
+          cut_action: action)
+      }
 
       # Notes that they were not.
-      def uncut_together(action) = rows.where(cut_action: action).each { |row| update(row[:id], row[:version], cut_action: nil) }
+      def uncut_together(action) =
+        rows.where(cut_action: action).each { |row| update(row[:id], row[:version], cut_action: nil) }
 
       def add(plan) = insert(name: name(plan), plan: JSON.generate(plan))
 
@@ -52,7 +57,8 @@ module Server
           ids = @materials.locked_ids(Array(JSON.parse(row[:plan])["materials"]).filter_map { _1["id"] })
           plan = show(row)["plan"]
           raise Ledger::TooLittle unless Lantern.work(plan)["cut_sheet"] == sheet
-          action = @ledger.write("cut", @materials.entries_of(Lantern::Work.read(plan).moves, ids), wreath: row.slice(:id, :name))
+          action = @ledger.write("cut", @materials.entries_of(Lantern::Work.read(plan).moves, ids),
+            wreath: row.slice(:id, :name))
           update(id, version, plan: JSON.generate(plan), cut_action: action)
         end
       end
@@ -93,10 +99,12 @@ module Server
         plan = plan.merge("materials" => fresh(plan, stash || @materials.by_slug)) unless row[:cut_action]
         ticks ||= @database[:ticks].where(wreath_id: row[:id]).select_map(:place)
         made ||= @database[:makes].where(wreath_id: row[:id]).count
-        stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks, "occasion" => row[:occasion_id], "made" => made)
+        stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks,
+          "occasion" => row[:occasion_id], "made" => made)
       end
 
-      def fresh(plan, stash) = Array(plan["materials"]).map { |material| @materials.fresh(material, stash, plan["units"]) }
+      def fresh(plan, stash) =
+        Array(plan["materials"]).map { |material| @materials.fresh(material, stash, plan["units"]) }
 
       def name(plan)
         name = plan["name"].is_a?(String) ? plan["name"].strip[0, 200] : ""

@@ -15,7 +15,8 @@ module Server
       STEPS = 40
 
       TOKEN = /[MmLlHhVvCcSsQqTtAaZz]|#{Transform::NUMBER}/
-      TAKES = {"M" => 2, "L" => 2, "H" => 1, "V" => 1, "C" => 6, "S" => 4, "Q" => 4, "T" => 2, "A" => 7, "Z" => 0}.freeze
+      TAKES = {"M" => 2, "L" => 2, "H" => 1, "V" => 1, "C" => 6, "S" => 4, "Q" => 4, "T" => 2, "A" => 7, "Z" => 0}
+        .freeze
 
       # @return [Array<Array<(Float, Float)>>] each subpath as its points
       # @raise [Unreadable]
@@ -40,7 +41,9 @@ module Server
           takes = TAKES.fetch(letter.upcase)
           loop do
             given = tokens.shift(takes)
-            raise Unreadable, "“#{letter}” lacks a number" if given.size < takes || given.any? { _1.match?(/\A[A-Za-z]\z/) }
+            if given.size < takes || given.any? { _1.match?(/\A[A-Za-z]\z/) }
+              raise Unreadable, "“#{letter}” lacks a number"
+            end
             yield letter, given.map(&:to_f)
             letter = {"M" => "L", "m" => "l"}.fetch(letter, letter)
             break if takes.zero? || tokens.empty? || tokens.first.match?(/\A[A-Za-z]\z/)
@@ -52,7 +55,9 @@ module Server
       def flags_apart(text)
         text.gsub(/[Aa][^A-DF-Za-df-z]*/) do |arc|
           number = Transform::NUMBER
-          arc.gsub(/(#{number}[\s,]*)(#{number}[\s,]+)(#{number}[\s,]+)([01])[\s,]*([01])[\s,]*(#{number}[\s,]*)(#{number})/) { "#{$1} #{$2} #{$3} #{$4} #{$5} #{$6} #{$7}" }
+          between, flag = "[\\s,]*", "([01])[\\s,]*"
+          radii_and_turn = "(#{number}#{between})(#{number}[\\s,]+)(#{number}[\\s,]+)"
+          arc.gsub(/#{radii_and_turn}#{flag}#{flag}(#{number}#{between})(#{number})/) { $~.captures.join(" ") }
         end
       end
 
@@ -104,7 +109,10 @@ module Server
         add((1..STEPS).map { |step|
           t = step.fdiv(STEPS)
           u = 1 - t
-          [0, 1].map { |axis| u**3 * from[axis] + 3 * u**2 * t * one[axis] + 3 * u * t**2 * two[axis] + t**3 * to[axis] }
+          [0, 1].map { |axis|
+            u**3 * from[axis] + 3 * u**2 * t * one[axis] + 3 * u * t**2 * two[axis] + t**3 *
+            to[axis]
+          }
         })
         @handle = two
       end

@@ -33,10 +33,17 @@ module Server
       end
 
       def outlines
-        refuse("The file is larger than #{MOST_BYTES / 1000} kB; an outline is a few. Simplify it in the program that drew it.") if @text.bytesize > MOST_BYTES
-        refuse("The file declares entities, which can hide anything; save it as plain SVG.") if @text.match?(/<!ENTITY/i)
+        if @text.bytesize > MOST_BYTES
+          refuse("The file is larger than #{MOST_BYTES / 1000} kB; an outline is a few. Simplify it in the program " \
+            "that drew it.")
+        end
+        if @text.match?(/<!ENTITY/i)
+          refuse("The file declares entities, which can hide anything; save it as plain SVG.")
+        end
         found = shapes(root, Transform::NONE, 0)
-        refuse("There is no closed outline in this file: no path, polygon, rectangle, circle or ellipse.") if found.empty?
+        if found.empty?
+          refuse("There is no closed outline in this file: no path, polygon, rectangle, circle or ellipse.")
+        end
         describe(found)
       end
 
@@ -59,12 +66,18 @@ module Server
         here = transform * Transform.read(element.attributes["transform"])
         own = subpaths(element).map { |points| points.map { here.call(_1) } }
         @count += own.sum(&:size)
-        refuse("The outline has more than #{MOST_POINTS} points. Simplify it in the program that drew it.") if @count > MOST_POINTS
+        if @count > MOST_POINTS
+          refuse("The outline has more than #{MOST_POINTS} points. Simplify it in the program that drew it.")
+        end
         own + element.elements.to_a.flat_map { shapes(_1, here, depth + 1) }
       end
 
       def refuse_scripts(element)
-        scripted = element.name == "script" || element.attributes.each_attribute.any? { |each| each.name.match?(/\Aon/i) || each.value.match?(/\A\s*javascript:/i) }
+        scripted = element.name == "script" || element.attributes.each_attribute.any? { |each|
+          each.name.match?(
+                  /\Aon/i
+                ) || each.value.match?(/\A\s*javascript:/i)
+        }
         refuse("The file carries a script; save it as plain SVG.") if scripted
       end
 
@@ -75,7 +88,8 @@ module Server
       def subpaths(element)
         case element.name
         when "path" then PathData.read(element.attributes["d"].to_s)
-        when "polygon", "polyline" then [element.attributes["points"].to_s.scan(Transform::NUMBER).map(&:to_f).each_slice(2).select { _1.size == 2 }]
+        when "polygon", "polyline" then [element.attributes["points"].to_s.scan(Transform::NUMBER).map(&:to_f)
+          .each_slice(2).select { _1.size == 2 }]
         when "rect" then rectangle(element)
         when "circle" then ellipse(element, "r", "r")
         when "ellipse" then ellipse(element, "rx", "ry")
@@ -86,7 +100,8 @@ module Server
       end
 
       def rectangle(element)
-        x, y, width, height = number(element, "x"), number(element, "y"), number(element, "width"), number(element, "height")
+        x, y, width, height = number(element, "x"), number(element, "y"), number(element, "width"),
+          number(element, "height")
         return [] unless width.positive? && height.positive?
         [[[x, y], [x + width, y], [x + width, y + height], [x, y + height]]]
       end
@@ -103,10 +118,12 @@ module Server
         sized = found.filter_map { |points| measured(cleaned(points)) }.sort_by { -_1[:area] }
         refuse("There is no outline in this file that encloses anything.") if sized.empty?
         sized.select { _1[:area] >= sized[0][:area] * SPECK }.first(MOST_OUTLINES).map do |outline|
-          points = Simplify.outline(outline[:points], most: Lantern::Form::Outline::MOST, size: [outline[:width], outline[:height]].max)
+          points = Simplify.outline(outline[:points], most: Lantern::Form::Outline::MOST,
+            size: [outline[:width], outline[:height]].max)
           unit = 1000.0 / [outline[:width], outline[:height]].max
           left, top = outline[:points].transpose.map(&:min)
-          {"points" => points.map { |x, y| [((x - left) * unit).round(3), ((y - top) * unit).round(3)] }, "width" => outline[:width].round(4), "height" => outline[:height].round(4)}
+          {"points" => points.map { |x, y| [((x - left) * unit).round(3), ((y - top) * unit).round(3)] },
+           "width" => outline[:width].round(4), "height" => outline[:height].round(4)}
         end
       end
 

@@ -19,7 +19,8 @@ module Server
         # @param text [String, nil] as in `translate(3 4) rotate(30)`
         # @return [Transform]
         def read(text)
-          text.to_s.scan(/([a-zA-Z]+)\s*\(([^)]*)\)/).reduce(NONE) { |all, (name, given)| all * one(name, given.scan(NUMBER).map(&:to_f)) }
+          text.to_s.scan(/([a-zA-Z]+)\s*\(([^)]*)\)/)
+            .reduce(NONE) { |all, (name, given)| all * one(name, given.scan(NUMBER).map(&:to_f)) }
         end
 
         private

@@ -23,7 +23,8 @@ module Server
         box = [left - margin, top - margin, right - left + 2 * margin, bottom - top + 2 * margin].map { _1.round(3) }
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
-          <svg xmlns="http://www.w3.org/2000/svg" width="#{box[2]}#{units}" height="#{box[3]}#{units}" viewBox="#{box.join(" ")}">
+          <svg xmlns="http://www.w3.org/2000/svg"
+            width="#{box[2]}#{units}" height="#{box[3]}#{units}" viewBox="#{box.join(" ")}">
             <title>#{CGI.escapeHTML(worked["name"])}, true size</title>
             <g fill="none" stroke="black" stroke-width="#{line.round(4)}">
               <path id="outside" d="#{form["outside"]}"/>

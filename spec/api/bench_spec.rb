@@ -15,7 +15,8 @@ RSpec.describe "The bench", :api, :store do
   it "counts what happened once, however often it is sent" do
     events = coils(3) + [event("count", "base.coil", -1), event("go", "base.coil", 0), event("time", "base.coil", 90)]
     expect(send_events(*events)["counts"]).to eq("base.coil" => 2)
-    expect(send_events(*events, *events.first(2))).to include("counts" => {"base.coil" => 2}, "place" => "base.coil", "seconds" => {"base.coil" => 90})
+    expect(send_events(*events, *events.first(2))).to include("counts" => {"base.coil" => 2}, "place" => "base.coil",
+      "seconds" => {"base.coil" => 90})
     expect(send_events(event("go", "base.fill", 0))["place"]).to eq "base.fill"
     expect(send_events(event("count", "base.fill", -5))["counts"]["base.fill"]).to eq 0
   end
@@ -24,7 +25,14 @@ RSpec.describe "The bench", :api, :store do
     names = Array.new(2) { Array.new(40) { SecureRandom.uuid } }
     id = wreath["id"]
     names.map { |own|
-      Thread.new { own.each_slice(7) { |some| 2.times { RealStore.store.bench.take(id, some.map { |name| {"event" => name, "step" => "base.coil", "kind" => "count", "amount" => 1} }) } } }
+      Thread.new {
+        own.each_slice(7) { |some|
+          2.times {
+            RealStore.store.bench.take(id,
+              some.map { |name| {"event" => name, "step" => "base.coil", "kind" => "count", "amount" => 1} })
+          }
+        }
+      }
     }.each(&:join)
     expect(ask(:get, "/wreaths/#{id}/bench")["counts"]).to eq("base.coil" => 80)
   end
@@ -43,9 +51,12 @@ RSpec.describe "The bench", :api, :store do
     expect(Lantern::Measure::Length.read(form["used"], units: "in").to_f).to be_within(2).of(form["planned"] * 1.1)
     photo = "data:image/png;base64,#{Base64.strict_encode64("\x89PNG\r\n\x1A\nrest".b)}"
     make = ask(:post, "/wreaths/#{wreath["id"]}/finish", {used: {rope: "62 ft"}, note: "Lay them closer.", photo:})
-    expect(make).to include("minutes" => 30, "note" => "Lay them closer.", "photo" => true, "wreath_name" => "Door 7, rope ring")
-    expect(make["steps"]).to match [include("title" => /Coil the cord/, "took" => 30.0, "planned" => be_between(30, 60))]
-    expect(make["lines"][0]).to include("method" => "rope_coil", "material" => "rope", "used" => 744.0, "used_says" => "62 ft")
+    expect(make).to include("minutes" => 30, "note" => "Lay them closer.", "photo" => true,
+      "wreath_name" => "Door 7, rope ring")
+    expect(make["steps"])
+      .to match [include("title" => /Coil the cord/, "took" => 30.0, "planned" => be_between(30, 60))]
+    expect(make["lines"][0]).to include("method" => "rope_coil", "material" => "rope", "used" => 744.0,
+      "used_says" => "62 ft")
     header "Host", "localhost"
     get "/api/makes/#{make["id"]}/photo"
     expect([last_response.content_type, last_response.body.b]).to eq ["image/png", "\x89PNG\r\n\x1A\nrest".b]
@@ -56,7 +67,8 @@ RSpec.describe "The bench", :api, :store do
 
   it "refuses a length that is none and a photo that is none, and ends nothing" do
     expect(ask(:post, "/wreaths/#{wreath["id"]}/finish", {used: {rope: "some"}})["problems"][0]["at"]).to eq "used.rope"
-    ["data:text/html;base64,PHNjcmlwdD4=", "data:image/png;base64,PHNjcmlwdD4=", "data:image/png;base64,%%%", "http://elsewhere/x.png"].each do |photo|
+    ["data:text/html;base64,PHNjcmlwdD4=", "data:image/png;base64,PHNjcmlwdD4=", "data:image/png;base64,%%%",
+      "http://elsewhere/x.png"].each do |photo|
       expect(ask(:post, "/wreaths/#{wreath["id"]}/finish", {used: {}, photo:})["problems"][0]["at"]).to eq "photo"
     end
     expect(ask(:get, "/notebook")["makes"]).to eq []
@@ -68,21 +80,29 @@ RSpec.describe "The bench", :api, :store do
     planned = plain["materials"][0]["needed"]
     5.times { ask(:post, "/wreaths/#{wreath["id"]}/finish", {used: {rope: (planned * 1.08).round(4)}}) }
     learned = ask(:get, "/notebook")["learned"]
-    expect(learned).to match [include("method" => "rope_coil", "material" => "rope", "makes" => 5, "ratios" => all(be_within(0.001).of(1.08)))]
+    expect(learned).to match [include("method" => "rope_coil", "material" => "rope", "makes" => 5,
+      "ratios" => all(be_within(0.001).of(1.08)))]
     expect(learned[0]["factor"]).to be_within(0.0005).of(1.05)
-    taken = ask(:post, "/work", wreath["plan"].merge("learned" => learned.map { _1.slice("method", "material", "factor", "spread", "makes") }))
+    taken = ask(:post, "/work",
+      wreath["plan"].merge("learned" => learned.map { _1.slice("method", "material", "factor", "spread", "makes") }))
     expect(taken["materials"][0]["needed"]).to be_within(planned * 1.05 * 0.01).of(planned * 1.05)
     expect(taken["layers"][0]["working"].last["says"]).to match(/5 finished makes say \+5\.0 in 100/)
     # What it was taken up with does not count twice: the sixth make is held against the sum alone.
-    ask(:put, "/wreaths/#{wreath["id"]}", {version: wreath["version"], plan: wreath["plan"].merge("learned" => learned.map { _1.slice("method", "material", "factor", "spread", "makes") })})
+    ask(:put, "/wreaths/#{wreath["id"]}", {version: wreath["version"],
+      plan: wreath["plan"]
+        .merge("learned" => learned.map { _1.slice("method", "material", "factor", "spread", "makes") })})
     ask(:post, "/wreaths/#{wreath["id"]}/finish", {used: {rope: (planned * 1.08).round(4)}})
     expect(ask(:get, "/notebook")["learned"][0]["ratios"].last).to be_within(0.001).of(1.08)
   end
 
   it "takes what was used beyond the cut sheet from the longest remnant, and brings back what was not" do
     tape = ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [400])})
-    made = ask(:post, "/wreaths", {plan: plan(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape")])})
-    cut = ->(wreath) { ask(:post, "/wreaths/#{wreath["id"]}/cut", {version: wreath["version"], cut_sheet: ask(:post, "/work", wreath["plan"])["cut_sheet"]}) }
+    made = ask(:post, "/wreaths",
+      {plan: plan(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape")])})
+    cut = ->(wreath) {
+      ask(:post, "/wreaths/#{wreath["id"]}/cut",
+        {version: wreath["version"], cut_sheet: ask(:post, "/work", wreath["plan"])["cut_sheet"]})
+    }
     cut.call(made)
     hand = -> { ask(:get, "/materials/#{tape["id"]}")["material"]["on_hand"] }
     before = hand.call
@@ -91,7 +111,8 @@ RSpec.describe "The bench", :api, :store do
     expect(hand.call.sum).to be_within(1e-2).of(before.sum - 12)
     ask(:post, "/wreaths/#{made["id"]}/finish", {used: {tape: planned - 20}})
     expect(hand.call.sum).to be_within(1e-2).of(before.sum + 8)
-    expect(ask(:get, "/materials/#{tape["id"]}/ledger")["entries"].first).to include("wreath_name" => "A wreath", "kind" => "returned")
+    expect(ask(:get, "/materials/#{tape["id"]}/ledger")["entries"].first).to include("wreath_name" => "A wreath",
+      "kind" => "returned")
   end
 end
 
@@ -137,19 +158,28 @@ RSpec.describe "Templates at their true size", :api, :store do
 
   it "is true: the outline measures across all pages what the form does, and pages overlap by a centimetre" do
     reader = pdf(wreath, "outline", "a4")
-    outlines = reader.pages.map { |page| strokes(page).select { |line| Math.hypot(line[2] - line[0], line[3] - line[1]) > 1 && line[0] != line[2] && line[1] != line[3] } }
+    outlines = reader.pages.map { |page|
+      strokes(page)
+        .select { |line|
+        Math.hypot(line[2] - line[0], line[3] - line[1]) > 1 && line[0] != line[2] &&
+          line[1] != line[3]
+      }
+    }
     xs = outlines[0].flat_map { |x1, _, x2, _| [x1, x2] }
     expect((xs.max - xs.min) / 72).to be_within(0.005).of(14)
     shift = outlines[0][0][0] - outlines[1][0][0]
     expect((595.28 - 72 - shift) / 72 * 25.4).to be_within(0.2).of(10)
-    expect(outlines[0].map { |line| line[0] - shift }.zip(outlines[1].map(&:first))).to all(satisfy { |a, b| (a - b).abs < 0.01 })
+    expect(outlines[0].map { |line| line[0] - shift }.zip(outlines[1].map(&:first)))
+      .to all(satisfy { |a, b| (a - b).abs < 0.01 })
   end
 
   it "says a metric bar to whoever measures in centimetres" do
-    metric = ask(:post, "/wreaths", {plan: plan.merge("units" => "cm", "form" => {"base" => "wire", "shape" => "ring", "outside" => 20, "inside" => 12})})
+    metric = ask(:post, "/wreaths", {plan: plan.merge("units" => "cm",
+      "form" => {"base" => "wire", "shape" => "ring", "outside" => 20, "inside" => 12})})
     page = pdf(metric, "back", "a4").pages[0]
     expect(page.text).to match(/This bar must measure 100 mm/)
-    expect(strokes(page).select { |_, y1, _, y2| y1 == y2 && y1 == 50 }.map { |x1, _, x2, _| ((x2 - x1).abs / 72 * 25.4).round(2) }).to include 100.0
+    expect(strokes(page).select { |_, y1, _, y2| y1 == y2 && y1 == 50 }
+      .map { |x1, _, x2, _| ((x2 - x1).abs / 72 * 25.4).round(2) }).to include 100.0
   end
 
   it "is an SVG of the same size, and refuses what would take a forest" do

@@ -9,21 +9,26 @@ RSpec.describe "Coverings, asked over HTTP", :api, :store do
     expect(status).to eq 200
     expect(compared.map { _1["method"] }).to match_array coverings.map { _1.method_name.to_s }
     expect(compared.map { _1["suits"] }).to all(be true)
-    metric = ask(:post, "/coverings", plan(form: {"base" => "foam", "outside" => 35, "inside" => 25}).merge("units" => "cm"))["coverings"]
+    metric = ask(:post, "/coverings", plan(form: {"base" => "foam", "outside" => 35, "inside" => 25})
+      .merge("units" => "cm"))["coverings"]
     expect(metric.find { _1["method"] == "spiral_wrap" }["length_says"]).to match(/\d m\z/)
   end
 
   it "works them backwards, and from a sum of money" do
     wrap = plan(form: foam(12, 8), materials: [ribbon(on_hand: [150, 62])], layers: [layer("spiral_wrap", "tape")])
-    expect(ask(:post, "/backwards", {plan: wrap, layer: 0})["answers"]).to include(include("try" => {"lap" => "1/4 in"}))
-    expect(ask(:post, "/backwards", {plan: wrap, layer: 0, budget: "9.60"})["answers"][0]["says"]).to match(/9.60 is enough/)
-    expect(ask(:post, "/backwards", {plan: wrap, layer: 0, budget: "lots"})["problems"]).to match [include("at" => "budget")]
+    expect(ask(:post, "/backwards", {plan: wrap, layer: 0})["answers"])
+      .to include(include("try" => {"lap" => "1/4 in"}))
+    expect(ask(:post, "/backwards", {plan: wrap, layer: 0, budget: "9.60"})["answers"][0]["says"])
+      .to match(/9.60 is enough/)
+    expect(ask(:post, "/backwards", {plan: wrap, layer: 0, budget: "lots"})["problems"])
+      .to match [include("at" => "budget")]
     expect(ask(:post, "/backwards", {plan: wrap, layer: 7})["problems"]).to match [include("at" => "layer")]
     expect(status).to eq 422
   end
 
   it "says how much of the form shows, and where" do
-    bare = ask(:post, "/bare", plan(form: foam(14, 10), materials: [rope], layers: [layer("rope_coil", "rope", school: "even")]))
+    bare = ask(:post, "/bare",
+      plan(form: foam(14, 10), materials: [rope], layers: [layer("rope_coil", "rope", school: "even")]))
     expect(bare["inside"]).to be > bare["outside"]
     expect(bare["patches"].map { |x, y| Math.hypot(x, y) }).to all(be_between(5, 7))
     expect(ask(:post, "/bare", plan(form: {"inside" => 20}))["problems"]).to match [include("at" => "form.inside")]

@@ -23,17 +23,22 @@ RSpec.describe "Files in and out", :api, :store do
       expect(last_response.content_type).to eq "application/pdf"
       page = pdf.pages.first
       expect(page.attributes[:MediaBox].last(2)).to match(size.map { be_within(0.1).of(_1) })
-      expect(page.text).to match(/Door 7, rope ring/).and match(/Packages 2 to 5, 10 ft each, all alike/).and match(/10\.50/).and match(/Glue is hot/)
+      expect(page.text).to match(/Door 7, rope ring/).and match(/Packages 2 to 5, 10 ft each, all alike/)
+        .and match(/10\.50/).and match(/Glue is hot/)
       expect(page.text).to include "31\u2009¹⁄₂ in"
     end
-    expect(fetch("/wreaths/#{wreath["id"]}/cut-sheet.pdf").body).to eq fetch("/wreaths/#{wreath["id"]}/cut-sheet.pdf").body
+    expect(fetch("/wreaths/#{wreath["id"]}/cut-sheet.pdf").body).to eq fetch("/wreaths/#{wreath["id"]}/cut-sheet.pdf")
+      .body
   end
 
   it "prints names as they are, and many lengths over many pages" do
     tape = ribbon(name: "Ma̧rigold <b>“τape”</b>", offers: [{"length" => 20, "price" => "1.00"}])
-    wreath = ask(:post, "/wreaths", {plan: plan(materials: [tape], layers: [layer("knotted_strips", "tape", spare: 1)], quantity: 6)})
-    many = ask(:post, "/wreaths", {plan: plan(name: "Odd ones", materials: [ribbon(on_hand: (1..60).map { 20 + _1 })], layers: [layer("knotted_strips", "tape")], quantity: 3)})
-    expect(PDF::Reader.new(StringIO.new(fetch("/wreaths/#{wreath["id"]}/cut-sheet.pdf").body)).pages.first.text).to include "τape"
+    wreath = ask(:post, "/wreaths",
+      {plan: plan(materials: [tape], layers: [layer("knotted_strips", "tape", spare: 1)], quantity: 6)})
+    many = ask(:post, "/wreaths", {plan: plan(name: "Odd ones", materials: [ribbon(on_hand: (1..60).map { 20 + _1 })],
+      layers: [layer("knotted_strips", "tape")], quantity: 3)})
+    expect(PDF::Reader.new(StringIO.new(fetch("/wreaths/#{wreath["id"]}/cut-sheet.pdf").body)).pages.first.text)
+      .to include "τape"
     expect(PDF::Reader.new(StringIO.new(fetch("/wreaths/#{many["id"]}/cut-sheet.pdf").body)).page_count).to be > 1
   end
 
@@ -49,42 +54,65 @@ RSpec.describe "Files in and out", :api, :store do
   end
 
   it "defuses what a spreadsheet would take for a formula, and takes it in again as it was" do
-    ask(:post, "/materials", {units: "in", material: rope(name: "=HYPERLINK(\"http://evil\")", notes: "@cmd", on_hand: [44])})
+    ask(:post, "/materials",
+      {units: "in", material: rope(name: "=HYPERLINK(\"http://evil\")", notes: "@cmd", on_hand: [44])})
     text = fetch("/stash.csv").body
     expect(CSV.parse(text, headers: true)[0].values_at("name", "notes")).to eq ["'=HYPERLINK(\"http://evil\")", "'@cmd"]
     RealStore.empty
     take_in(text)
-    expect(stash_now[0].slice("name", "notes", "on_hand")).to eq("name" => "=HYPERLINK(\"http://evil\")", "notes" => "@cmd", "on_hand" => [44])
+    expect(stash_now[0].slice("name", "notes", "on_hand")).to eq("name" => "=HYPERLINK(\"http://evil\")",
+      "notes" => "@cmd", "on_hand" => [44])
   end
 
   it "brings the whole stash out and in again, the same" do
-    all = stash.map { |each| each.merge("on_hand" => {"fabric" => [{"width" => 18, "length" => 21, "end_width" => 9}], "tie" => [14], "piece" => [7], "coat" => [2]}.fetch(each["kind"], [44, 31.5])) }
+    all = stash.map { |each|
+      each.merge("on_hand" => {"fabric" => [{"width" => 18, "length" => 21, "end_width" => 9}],
+                               "tie" => [14], "piece" => [7], "coat" => [2]}.fetch(each["kind"], [44, 31.5]))
+    }
     all.each { ask(:post, "/materials", {units: "in", material: _1}) }
     before = all.map { |each| Lantern::Plan::Material.check(each, units: "in") }.sort_by(&:id)
     text = fetch("/stash.csv?units=cm").body
     RealStore.empty
     expect(take_in(text, units: "cm")).to eq("added" => all.size, "changed" => 0, "same" => 0)
-    after = ask(:get, "/materials?units=in")["materials"].map { Lantern::Plan::Material.check(_1["material"], units: "in") }.sort_by(&:id)
-    expect(after.map { [_1.id, _1.kind, _1.name, _1.offers.map { |offer| offer[:price] }] }).to eq(before.map { [_1.id, _1.kind, _1.name, _1.offers.map { |offer| offer[:price] }] })
-    after.zip(before).each { |a, b| expect(a.on_hand.flat_map { _1.is_a?(Hash) ? _1.values.compact : _1 }.map(&:to_f)).to match(b.on_hand.flat_map { _1.is_a?(Hash) ? _1.values.compact : _1 }.map { be_within(1e-4).of(_1) }) }
+    after = ask(:get, "/materials?units=in")["materials"]
+      .map { Lantern::Plan::Material.check(_1["material"], units: "in") }.sort_by(&:id)
+    expect(after.map { [_1.id, _1.kind, _1.name, _1.offers.map { |offer| offer[:price] }] })
+      .to eq(before.map { [_1.id, _1.kind, _1.name, _1.offers.map { |offer| offer[:price] }] })
+    after.zip(before).each { |a, b|
+      expect(a.on_hand.flat_map { _1.is_a?(Hash) ? _1.values.compact : _1 }.map(&:to_f))
+        .to match(b.on_hand.flat_map { _1.is_a?(Hash) ? _1.values.compact : _1 }.map { be_within(1e-4).of(_1) })
+    }
   end
 
   it "only says what it would do, when asked to try" do
-    text = "row,id,kind,name,diameter,length,price\nmaterial,cord,rope,Cord,1/4,,\noffer,cord,,,,10 ft,1.75\npiece,cord,,,,44,\n"
+    text = "row,id,kind,name,diameter,length,price\nmaterial,cord,rope,Cord,1/4,,\noffer,cord,,,,10 " \
+      "ft,1.75\npiece,cord,,,,44,\n"
     expect(take_in(text, dry: true)).to eq("added" => 1, "changed" => 0, "same" => 0)
     expect(stash_now).to eq []
     expect(take_in(text)["added"]).to eq 1
-    expect(stash_now[0]).to include("id" => "cord", "on_hand" => [44], "offers" => [{"length" => "10 ft", "price" => "1.75"}])
+    expect(stash_now[0]).to include("id" => "cord", "on_hand" => [44],
+      "offers" => [{"length" => "10 ft", "price" => "1.75"}])
     expect(take_in(text.sub("44", "60"))).to eq("added" => 0, "changed" => 1, "same" => 0)
     expect(stash_now[0]["on_hand"]).to eq [60]
   end
 
   it "names every bad line, and takes in nothing" do
-    text = "row,id,kind,name,diameter,length,price\nmaterial,cord,rope,Cord,1/4,,\n\noffer,cord,,,,ten,1.75\nmaterial,cord,rope,Cord,1/4,,\nswatch,cord,,,,,\noffer,tape,,,,10,1\nmaterial,tape,ribbon,Tape,,,\n"
+    text = <<~CSV
+      row,id,kind,name,diameter,length,price
+      material,cord,rope,Cord,1/4,,
+
+      offer,cord,,,,ten,1.75
+      material,cord,rope,Cord,1/4,,
+      swatch,cord,,,,,
+      offer,tape,,,,10,1
+      material,tape,ribbon,Tape,,,
+    CSV
     problems = take_in(text)["problems"]
     expect(status).to eq 422
     expect(problems.map { _1["at"] }).to include("line 2", "line 4", "line 5", "line 6", "line 7")
-    expect(problems.map { _1["says"] }).to include(match(/Line 2: offers.0.length: .*“ten” is none/), match(/Line 4: The material “cord” stands in this file twice/), match(/Line 5: “row” must be/), match(/Line 6: There is no material “tape” above/))
+    expect(problems.map { _1["says"] }).to include(match(/Line 2: offers.0.length: .*“ten” is none/),
+      match(/Line 4: The material “cord” stands in this file twice/), match(/Line 5: “row” must be/),
+      match(/Line 6: There is no material “tape” above/))
     expect(stash_now).to eq []
   end
 

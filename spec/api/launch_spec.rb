@@ -19,7 +19,8 @@ RSpec.describe "The application as a process" do
   # Starts it, and answers the address that it prints.
   def start(port)
     reader, writer = IO.pipe
-    pid = Process.spawn({"VAR" => var, "PORT" => port.to_s}, RbConfig.ruby, "server/launch.rb", out: writer, err: File::NULL)
+    pid = Process.spawn({"VAR" => var, "PORT" => port.to_s}, RbConfig.ruby, "server/launch.rb", out: writer,
+      err: File::NULL)
     (@started ||= []) << pid
     writer.close
     said = +""
@@ -89,8 +90,12 @@ RSpec.describe Server::MariaDB do
     expect(server.address).to match(/\A127\.0\.0\.1:\d+\z/)
     expect(File.stat(File.join(directory, "password")).mode & 0o077).to eq 0
     port = server.address[/\d+\z/].to_i
-    expect { Sequel.connect(adapter: "trilogy", host: "127.0.0.1", port:, user: "root", test: true) }.to raise_error(Sequel::DatabaseConnectionError)
-    expect { TCPSocket.new(Socket.ip_address_list.find { !_1.ipv4_loopback? && _1.ipv4? }&.ip_address || "192.0.2.1", port, connect_timeout: 1) }.to raise_error(SystemCallError)
+    expect { Sequel.connect(adapter: "trilogy", host: "127.0.0.1", port:, user: "root", test: true) }
+      .to raise_error(Sequel::DatabaseConnectionError)
+    expect {
+      TCPSocket.new(Socket.ip_address_list.find { !_1.ipv4_loopback? && _1.ipv4? }&.ip_address || "192.0.2.1",
+        port, connect_timeout: 1)
+    }.to raise_error(SystemCallError)
   end
 
   it "finds a server that an earlier application left behind, and its data after a kill" do

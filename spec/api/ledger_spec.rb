@@ -13,9 +13,11 @@ RSpec.describe "The ledger of the stash", :api, :store do
 
   def move(id, kind, piece, change) = ask(:post, "/materials/#{id}/ledger", {kind:, piece:, change:, units: "in"})
 
-  def wreath(**more) = ask(:post, "/wreaths", {plan: plan(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape")], **more)})
+  def wreath(**more) = ask(:post, "/wreaths",
+    {plan: plan(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape")], **more)})
 
-  def cut(wreath, sheet = nil) = ask(:post, "/wreaths/#{wreath["id"]}/cut", {version: wreath["version"], cut_sheet: sheet || ask(:post, "/work", wreath["plan"])["cut_sheet"]})
+  def cut(wreath, sheet = nil) = ask(:post, "/wreaths/#{wreath["id"]}/cut",
+    {version: wreath["version"], cut_sheet: sheet || ask(:post, "/work", wreath["plan"])["cut_sheet"]})
 
   it "is what is on hand, entry by entry, in any units" do
     tape = stashed(ribbon(on_hand: [44, "31 1/2 in", "80 cm"]))
@@ -25,7 +27,8 @@ RSpec.describe "The ledger of the stash", :api, :store do
     move(tape["id"], "bought", "9 ft", 2)
     expect(on_hand(tape["id"])).to eq [44, 31.5, 31.4961, 108, 108]
     move(tape["id"], "thrown_away", 44, -1)
-    expect(ledger(tape["id"]).first).to include("kind" => "thrown_away", "change" => -1, "size" => "44 in", "can_undo" => true)
+    expect(ledger(tape["id"]).first).to include("kind" => "thrown_away", "change" => -1, "size" => "44 in",
+      "can_undo" => true)
     ask(:post, "/actions/#{ledger(tape["id"]).first["action"]}/undo", {})
     expect(on_hand(tape["id"])).to include 44
     ask(:post, "/actions/#{ledger(tape["id"])[1]["action"]}/undo", {})
@@ -37,7 +40,8 @@ RSpec.describe "The ledger of the stash", :api, :store do
     again = ask(:get, "/materials/#{tape["id"]}")
     ask(:put, "/materials/#{tape["id"]}", {version: again["version"], units: "in", material: again["material"]})
     expect(ledger(tape["id"]).size).to eq 2
-    ask(:put, "/materials/#{tape["id"]}", {version: again["version"] + 1, units: "in", material: again["material"].merge("on_hand" => [44, 44])})
+    ask(:put, "/materials/#{tape["id"]}",
+      {version: again["version"] + 1, units: "in", material: again["material"].merge("on_hand" => [44, 44])})
     expect(on_hand(tape["id"])).to eq [44, 44]
     expect(ledger(tape["id"]).first(2).map { _1["change"] }).to contain_exactly(1, -1)
   end
@@ -89,7 +93,8 @@ RSpec.describe "The ledger of the stash", :api, :store do
   end
 
   it "cuts a length kept in centimetres for a plan in inches" do
-    cord = ask(:post, "/materials", {units: "cm", material: rope(diameter: 0.6, on_hand: [150, 87.3], offers: [{"length" => "6 m", "price" => "2.40"}])})
+    cord = ask(:post, "/materials", {units: "cm",
+      material: rope(diameter: 0.6, on_hand: [150, 87.3], offers: [{"length" => "6 m", "price" => "2.40"}])})
     made = ask(:post, "/wreaths", {plan: plan(materials: [rope], layers: [layer("rope_coil", "rope")])})
     cut(made)
     expect(status).to eq 200
@@ -142,13 +147,15 @@ RSpec.describe "The ledger of the stash", :api, :store do
     each = wreath
     expect(ask(:put, "/wreaths/#{each["id"]}/ticks", {place: "tape.1", done: true})["ticks"]).to eq ["tape.1"]
     ask(:put, "/wreaths/#{each["id"]}/ticks", {place: "tape.1", done: true})
-    expect(ask(:put, "/wreaths/#{each["id"]}/ticks", {place: "tape.2", done: true})["ticks"]).to contain_exactly("tape.1", "tape.2")
+    expect(ask(:put, "/wreaths/#{each["id"]}/ticks", {place: "tape.2", done: true})["ticks"])
+      .to contain_exactly("tape.1", "tape.2")
     expect(ask(:put, "/wreaths/#{each["id"]}/ticks", {place: "tape.1", done: false})["ticks"]).to eq ["tape.2"]
   end
 
   # The sum of the entries is the stock, and nothing is ever below nothing, whoever did what when.
   it "adds up after a thousand operations from eight clients at once" do
-    ids = [ribbon(on_hand: [44, 60, 60]), rope(on_hand: [120]), stash[6].merge("on_hand" => [30])].map { stashed(_1)["id"] }
+    ids = [ribbon(on_hand: [44, 60, 60]), rope(on_hand: [120]), stash[6].merge("on_hand" => [30])]
+      .map { stashed(_1)["id"] }
     ledger = RealStore.store.ledger
     counts = Array.new(8) do |client|
       Thread.new do
@@ -173,7 +180,8 @@ RSpec.describe "The ledger of the stash", :api, :store do
     end.map(&:value)
     expect(counts.sum { _1[:written] + _1[:refused] }).to eq 1000
     expect(counts.sum { _1[:refused] }).to be > 0
-    sums = database[:entries].group(:material_id, :length, :width).select(:material_id, :length, Sequel.function(:sum, :change).as(:total)).map(&:values)
+    sums = database[:entries].group(:material_id, :length, :width).select(:material_id, :length,
+      Sequel.function(:sum, :change).as(:total)).map(&:values)
     expect(sums.map { _3.to_i }).to all(be >= 0)
     stock = ledger.stock.values.flatten.to_h { [[_1.material_id, _1.length], _1.count] }
     expect(stock).to eq sums.to_h { |id, length, sum| [[id, length], sum.to_i] }.reject { |_, sum| sum.zero? }

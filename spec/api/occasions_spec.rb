@@ -10,7 +10,8 @@ require_relative "../../server/files/whole"
 RSpec.describe "Occasions", :api, :store do
   let(:walk) { {day: "2027-06-21", evenings: %w[tuesday thursday], hours: 2, budget: "60.00"} }
 
-  def wreath(count, name: "#{count} bows") = ask(:post, "/wreaths", {plan: plan(name:, materials: [ribbon], layers: [layer("row_of", "tape", count:)])})
+  def wreath(count, name: "#{count} bows") =
+    ask(:post, "/wreaths", {plan: plan(name:, materials: [ribbon], layers: [layer("row_of", "tape", count:)])})
 
   def occasion(*wreaths, **said)
     made = ask(:post, "/occasions", {name: "The walk", units: "in", occasion: walk.merge(said)})
@@ -32,15 +33,18 @@ RSpec.describe "Occasions", :api, :store do
     expect(worked["materials"][0]["buy"].sum { _1["count"] }).to eq 2
     expect(worked["budget"]["kept"]).to be true
     expect(ask(:get, "/wreaths/#{wreaths[0]["id"]}")["occasion"]).to eq kept["id"]
-    expect(ask(:put, "/occasions/#{kept["id"]}/wreaths", {wreaths: [wreaths[1]["id"]]})["wreaths"]).to eq [wreaths[1]["id"]]
+    expect(ask(:put, "/occasions/#{kept["id"]}/wreaths", {wreaths: [wreaths[1]["id"]]})["wreaths"])
+      .to eq [wreaths[1]["id"]]
   end
 
   it "refuses a day that is none, and lets nobody save over another" do
     made = occasion
-    expect(ask(:put, "/occasions/#{made["id"]}", {version: 1, name: "Walk", units: "in", occasion: {day: "soon"}})["problems"][0]).to include("at" => "day")
+    expect(ask(:put, "/occasions/#{made["id"]}",
+      {version: 1, name: "Walk", units: "in", occasion: {day: "soon"}})["problems"][0]).to include("at" => "day")
     ask(:put, "/occasions/#{made["id"]}", {version: 1, name: "Walk", units: "in", occasion: walk})
     expect(status).to eq 200
-    expect(ask(:put, "/occasions/#{made["id"]}", {version: 1, name: "Other", units: "in", occasion: walk})["current"]["name"]).to eq "Walk"
+    expect(ask(:put, "/occasions/#{made["id"]}",
+      {version: 1, name: "Other", units: "in", occasion: walk})["current"]["name"]).to eq "Walk"
     ask(:delete, "/occasions/#{made["id"]}?version=2")
     expect(status).to eq 200
   end
@@ -57,12 +61,25 @@ RSpec.describe "Occasions", :api, :store do
     made = occasion(wreath(20), name: "x")
     text = fetch("/occasions/#{made["id"]}/days.ics").body
     expect(last_response.content_type).to start_with "text/calendar"
-    script = 'const ICAL = require("./web/node_modules/ical.js"); const c = (ICAL.default ?? ICAL); let t = ""; process.stdin.on("data", d => t += d).on("end", () => { const k = new c.Component(c.parse(t)); console.log(JSON.stringify(k.getAllSubcomponents("vevent").map(v => { const e = new c.Event(v); return [e.summary, e.startDate.toString(), e.endDate.toString(), e.uid] }))) })'
+    script = <<~JS
+      const ICAL = require("./web/node_modules/ical.js")
+      const c = ICAL.default ?? ICAL
+      let text = ""
+      const said = (v) => {
+        const e = new c.Event(v)
+        return [e.summary, e.startDate.toString(), e.endDate.toString(), e.uid]
+      }
+      process.stdin.on("data", (d) => (text += d)).on("end", () => {
+        const calendar = new c.Component(c.parse(text))
+        console.log(JSON.stringify(calendar.getAllSubcomponents("vevent").map(said)))
+      })
+    JS
     out, err, = Open3.capture3("node", "-e", script, stdin_data: text, chdir: File.expand_path("../..", __dir__))
     expect(err).to eq ""
     events = JSON.parse(out)
     dates = ask(:get, "/occasions/#{made["id"]}/worked")["dates"]
-    expect(events.to_h { [_1[0], _1[1]] }).to include("The walk" => "2027-06-21", "Buy for The walk" => dates["buy_by"], "The walk: everything made" => dates["make_by"], "Bench: The walk" => dates["evenings"].last["day"])
+    expect(events.to_h { [_1[0], _1[1]] }).to include("The walk" => "2027-06-21", "Buy for The walk" => dates["buy_by"],
+      "The walk: everything made" => dates["make_by"], "Bench: The walk" => dates["evenings"].last["day"])
     expect(events.map(&:last).uniq.size).to eq events.size
     expect(events).to all(satisfy { Date.iso8601(_1[2]) == Date.iso8601(_1[1]) + 1 })
     expect(text).to eq fetch("/occasions/#{made["id"]}/days.ics").body
@@ -72,7 +89,8 @@ RSpec.describe "Occasions", :api, :store do
     expect(JSON.parse(fetch("/occasions/#{made["id"]}/days.ics").body)["problems"][0]["at"]).to eq "day"
   end
 
-  it "is one occasion of the whole street: buy list, cut sheet, money and days, on screen and on paper, in time for one breath" do
+  it "is one occasion of the whole street: buy list, cut sheet, money and days, on screen and on paper, in time for " \
+    "one breath" do
     RealStore.load_demo
     id = ask(:get, "/occasions")["occasions"][0]["id"]
     started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
@@ -81,7 +99,8 @@ RSpec.describe "Occasions", :api, :store do
     expect(worked["quantity"]).to eq 30
     expect(worked["saving"]["worse"]).to be false
     expect(BigDecimal(worked["saving"]["saved"])).to be_positive
-    expect(worked["dates"]["evenings"].sum { _1["minutes"] }).to be_within(worked["dates"]["evenings"].size).of(worked["minutes"])
+    expect(worked["dates"]["evenings"].sum { _1["minutes"] }).to be_within(worked["dates"]["evenings"].size)
+      .of(worked["minutes"])
     expect(worked["materials"].sum { BigDecimal(_1["cost_to_buy"]) }).to eq BigDecimal(worked["cost"]["to_buy"])
     pdf = PDF::Reader.new(StringIO.new(fetch("/occasions/#{id}/sheet.pdf?paper=a4").body))
     text = pdf.pages.map(&:text).join("\n")
@@ -129,8 +148,11 @@ RSpec.describe "Everything as one file", :api, :store do
       before.merge("tables" => {"wreaths" => [{"id" => 1, "evil" => 1}]}) => /“evil”/,
       before.merge("tables" => {"wreaths" => [7]}) => /not an object/,
       before.merge("tables" => {"wreaths" => "x"}) => /not a list of rows/,
-      before.merge("tables" => before["tables"].merge("materials" => before["tables"]["materials"].map { _1.merge("document" => "{\"id\":1}") })) => /“Marigold tape” cannot be read/,
-      before.merge("tables" => before["tables"].merge("materials" => before["tables"]["materials"].map { _1.merge("document" => "{") })) => /not JSON/,
+      before.merge("tables" => before["tables"]
+        .merge("materials" => before["tables"]["materials"]
+          .map { _1.merge("document" => "{\"id\":1}") })) => /“Marigold tape” cannot be read/,
+      before.merge("tables" => before["tables"]
+        .merge("materials" => before["tables"]["materials"].map { _1.merge("document" => "{") })) => /not JSON/,
       before.merge("tables" => {"ticks" => [{"wreath_id" => 99, "place" => "x"}]}) => /contradicts itself/
     }.each do |document, says|
       expect(ask(:post, "/archive.json", document)["problems"][0]["says"]).to match(says)
@@ -146,7 +168,9 @@ RSpec.describe Server::Files::Whole do
       path = File.join(directory, "sheet.csv")
       File.write(path, "the old one")
       # No more than four kilobytes fit, as on a full disk.
-      script = "Signal.trap('XFSZ', 'IGNORE'); Process.setrlimit(:FSIZE, 4096); require '#{File.expand_path("../../server/files/whole", __dir__)}'; begin; Server::Files::Whole.write(ARGV[0], 'x' * 10_000); rescue SystemCallError => e; puts e.class; exit 3; end"
+      script = "Signal.trap('XFSZ', 'IGNORE'); Process.setrlimit(:FSIZE, 4096); require " \
+        "'#{File.expand_path("../../server/files/whole", __dir__)}'; begin; Server::Files::Whole.write(ARGV[0], 'x' " \
+        "* 10_000); rescue SystemCallError => e; puts e.class; exit 3; end"
       out, = Open3.capture2e("ruby", "-e", script, path)
       expect(out).to match(/Errno::E(FBIG|NOSPC)/)
       expect(Dir.children(directory)).to eq ["sheet.csv"]
@@ -158,11 +182,15 @@ RSpec.describe Server::Files::Whole do
 end
 
 RSpec.describe "An occasion cut as one", :api, :store do
-  def wreath(count) = ask(:post, "/wreaths", {plan: plan(name: "#{count} bows", materials: [ribbon], layers: [layer("row_of", "tape", count:)])})
+  def wreath(count) = ask(:post, "/wreaths",
+    {plan: plan(name: "#{count} bows", materials: [ribbon], layers: [layer("row_of", "tape", count:)])})
 
   let!(:tape) { ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [150])}) }
   let(:wreaths) { [wreath(7), wreath(5)] }
-  let(:walk) { ask(:post, "/occasions", {name: "The walk", units: "in", occasion: {}}).then { |made| ask(:put, "/occasions/#{made["id"]}/wreaths", {wreaths: wreaths.map { _1["id"] }}) } }
+  let(:walk) {
+    ask(:post, "/occasions", {name: "The walk", units: "in", occasion: {}})
+      .then { |made| ask(:put, "/occasions/#{made["id"]}/wreaths", {wreaths: wreaths.map { _1["id"] }}) }
+  }
 
   def sheet = ask(:get, "/occasions/#{walk["id"]}/worked")["cut_sheet"]
 
@@ -176,7 +204,8 @@ RSpec.describe "An occasion cut as one", :api, :store do
     expect(wreaths.map { ask(:get, "/wreaths/#{_1["id"]}")["cut"] }).to eq [true, true]
     expect(sheet).to eq(cut && sheet)
     one = ask(:get, "/wreaths/#{wreaths[0]["id"]}")
-    expect(ask(:post, "/wreaths/#{one["id"]}/uncut", {version: one["version"]})["problems"][0]["says"]).to match(/together with the other wreaths/)
+    expect(ask(:post, "/wreaths/#{one["id"]}/uncut", {version: one["version"]})["problems"][0]["says"])
+      .to match(/together with the other wreaths/)
     ask(:post, "/occasions/#{walk["id"]}/cut", {cut_sheet: sheet})
     expect(status).to eq 409
     expect(ask(:post, "/occasions/#{walk["id"]}/uncut", {})["cut"]).to be false
@@ -197,16 +226,19 @@ RSpec.describe "An occasion cut as one", :api, :store do
   it "takes nothing when the stash has changed, and leaves out what was cut already" do
     before = sheet
     ask(:post, "/materials/#{tape["id"]}/ledger", {kind: "thrown_away", piece: 150, change: -1, units: "in"})
-    expect(ask(:post, "/occasions/#{walk["id"]}/cut", {cut_sheet: before})["problems"][0]["says"]).to match(/stash has changed/)
+    expect(ask(:post, "/occasions/#{walk["id"]}/cut", {cut_sheet: before})["problems"][0]["says"])
+      .to match(/stash has changed/)
     one = ask(:get, "/wreaths/#{wreaths[0]["id"]}")
-    ask(:post, "/wreaths/#{one["id"]}/cut", {version: one["version"], cut_sheet: ask(:post, "/work", one["plan"])["cut_sheet"]})
+    ask(:post, "/wreaths/#{one["id"]}/cut",
+      {version: one["version"], cut_sheet: ask(:post, "/work", one["plan"])["cut_sheet"]})
     expect(ask(:get, "/occasions/#{walk["id"]}")["already_cut"]).to eq 1
     expect(ask(:get, "/occasions/#{walk["id"]}/worked")["quantity"]).to eq 1
   end
 
   it "says when there is nothing to cut" do
     empty = ask(:post, "/occasions", {name: "Nothing yet", units: "in", occasion: {}})
-    expect(ask(:post, "/occasions/#{empty["id"]}/cut", {cut_sheet: []})["problems"][0]["says"]).to match(/nothing to cut/)
+    expect(ask(:post, "/occasions/#{empty["id"]}/cut", {cut_sheet: []})["problems"][0]["says"])
+      .to match(/nothing to cut/)
   end
 
   it "keeps the ticks of its sheet" do
@@ -215,8 +247,10 @@ RSpec.describe "An occasion cut as one", :api, :store do
   end
 
   it "makes two lengths of a roll that holds a join" do
-    expect(ask(:post, "/materials/#{tape["id"]}/splice", {piece: 150, at: "5 ft", units: "in"})["material"]["on_hand"]).to eq [60, 90]
-    expect(ask(:post, "/materials/#{tape["id"]}/splice", {piece: 60, at: 60, units: "in"})["problems"][0]["at"]).to eq "at"
+    expect(ask(:post, "/materials/#{tape["id"]}/splice", {piece: 150, at: "5 ft", units: "in"})["material"]["on_hand"])
+      .to eq [60, 90]
+    expect(ask(:post, "/materials/#{tape["id"]}/splice", {piece: 60, at: 60, units: "in"})["problems"][0]["at"])
+      .to eq "at"
     ask(:post, "/materials/#{tape["id"]}/splice", {piece: 44, at: 10, units: "in"})
     expect(status).to eq 409
     expect(on_hand).to eq [60, 90]

@@ -4,7 +4,8 @@ require "ffi-geos"
 require_relative "../support/api"
 
 RSpec.describe "Outlines in and out", :api do
-  def outlines(inside, attributes = "") = ask(:post, "/outlines", {svg: "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 100 100\"#{attributes}>#{inside}</svg>"})["outlines"]
+  def outlines(inside, attributes = "") = ask(:post, "/outlines",
+    {svg: "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 100 100\"#{attributes}>#{inside}</svg>"})["outlines"]
 
   def refused(svg)
     says = ask(:post, "/outlines", {svg:})["problems"][0]["says"]
@@ -12,18 +13,26 @@ RSpec.describe "Outlines in and out", :api do
     says
   end
 
-  def polygon(points) = Geos::WktReader.new.read("POLYGON((#{(points + [points.first]).map { _1.join(" ") }.join(",")}))")
+  def polygon(points) =
+    Geos::WktReader.new.read("POLYGON((#{(points + [points.first]).map { _1.join(" ") }.join(",")}))")
 
   # A leaf of two curves, a letter with a hole, a bird of curves and arcs; drawn for these specs.
   let(:leaf) { '<path d="M50 2 C85 25 85 70 50 98 C15 70 15 25 50 2 Z"/>' }
-  let(:letter) { '<path fill-rule="evenodd" d="M10 90 L40 10 h20 L90 90 H72 L65 70 H35 L28 90 Z M40 55 h20 L50 28 Z"/>' }
-  let(:bird) { '<g transform="translate(10 5) scale(.8)"><path d="m5 50q10-25 35-25t30 15l25-10-15 25a30 30 0 0 1-55 10q-15-2-20-15z"/></g>' }
+  let(:letter) do
+    '<path fill-rule="evenodd" d="M10 90 L40 10 h20 L90 90 H72 L65 70 H35 L28 90 Z M40 55 h20 L50 28 Z"/>'
+  end
+  let(:bird) do
+    '<g transform="translate(10 5) scale(.8)">' \
+      '<path d="m5 50q10-25 35-25t30 15l25-10-15 25a30 30 0 0 1-55 10q-15-2-20-15z"/></g>'
+  end
 
   it "come in from curves, letters and groups, are covered, and go out again the same size" do
     [leaf, letter, bird].each do |drawn|
       points = outlines(drawn)[0]["points"]
-      document = plan(form: {"base" => "board", "shape" => "outline", "width" => 15, "face" => 0.75, "points" => points}, materials: [rope(diameter: 0.2), ribbon(width: 0.5)],
-        layers: [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b"), layer("knotted_strips", "tape").merge("id" => "c")])
+      document = plan(form: {"base" => "board", "shape" => "outline", "width" => 15, "face" => 0.75,
+                             "points" => points}, materials: [rope(diameter: 0.2), ribbon(width: 0.5)],
+        layers: [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b"),
+          layer("knotted_strips", "tape").merge("id" => "c")])
       worked = ask(:post, "/work", document)
       expect(status).to eq(200), worked.to_s[0, 300]
       expect(worked["layers"].map { _1["figures"]["length"] }).to all(be > 50)
@@ -40,7 +49,8 @@ RSpec.describe "Outlines in and out", :api do
   it "say their true size in the file, in the plan's own units" do
     {"in" => ["14.5in", 14], "cm" => ["36.83cm", 35.56]}.each do |units, (says, outside)|
       header "Host", "localhost"
-      post "/api/form.svg", JSON.generate(plan(form: {"outside" => outside, "inside" => outside / 2}).merge("units" => units)), "CONTENT_TYPE" => "application/json"
+      post "/api/form.svg", JSON.generate(plan(form: {"outside" => outside, "inside" => outside / 2})
+        .merge("units" => units)), "CONTENT_TYPE" => "application/json"
       expect(last_response.body).to include "width=\"#{says}\""
       box = last_response.body[/viewBox="([^"]+)"/, 1].split.map(&:to_f)
       expect(box[2]).to be_within(0.01).of(says.to_f)
@@ -58,18 +68,25 @@ RSpec.describe "Outlines in and out", :api do
     expect(polygon(pie["points"]).area / 1000**2).to be_within(1e-3).of(PI / 4)
     one, two, three, four = [[0.0, 0.0], [10.0, 40.0], [60.0, 50.0], [80.0, 0.0]]
     cross = ->(a, b) { a[0] * b[1] - a[1] * b[0] }
-    exact = 3.0 / 20 * (2 * cross.call(one, two) + cross.call(one, three) + cross.call(one, four) + cross.call(two, three) + 2 * cross.call(three, four) + cross.call(two, four)) + cross.call(four, one) / 2
+    exact = 3.0 / 20 * (2 * cross.call(one, two) + cross.call(one, three) + cross.call(one, four) + cross.call(two,
+      three) + 2 * cross.call(three, four) + cross.call(two, four)) + cross.call(four, one) / 2
     curve = outlines('<path d="M0 0 C10 40 60 50 80 0 Z"/>')[0]
     expect(polygon(curve["points"]).area * (80 / 1000.0)**2).to be_within(exact.abs * 2e-3).of(exact.abs)
   end
 
   it "come largest first, without what is not drawn" do
-    found = outlines('<defs><rect width="99" height="99"/></defs><rect x="5" y="5" width="10" height="20"/><rect width="80" height="60" style="display:none"/><polygon points="0,0 50,0 50,40 0,40"/>')
+    found = outlines(
+      '<defs><rect width="99" height="99"/></defs><rect x="5" y="5" width="10" height="20"/>' \
+      '<rect width="80" height="60" style="display:none"/><polygon points="0,0 50,0 50,40 0,40"/>'
+    )
     expect(found.map { [_1["width"], _1["height"]] }).to eq [[50, 40], [10, 20]]
   end
 
   it "obey nested transforms" do
-    found = outlines('<g transform="matrix(2 0 0 2 0 0)"><g transform="rotate(45)"><rect width="10" height="10" transform="skewX(0)"/></g></g>')[0]
+    found = outlines(
+      '<g transform="matrix(2 0 0 2 0 0)"><g transform="rotate(45)">' \
+      '<rect width="10" height="10" transform="skewX(0)"/></g></g>'
+    )[0]
     expect([found["width"], found["height"]]).to all(be_within(1e-3).of(20 * Math.sqrt(2)))
   end
 
@@ -91,19 +108,24 @@ RSpec.describe "Outlines in and out", :api do
 end
 
 RSpec.describe "The maker's own forms", :api, :store do
-  let(:frame) { {name: "Bent frame", units: "in", form: {base: "wire", shape: "ring", outside: 13.75, inside: 8.25, measured: {girth: 6.5}}} }
+  let(:frame) {
+    {name: "Bent frame", units: "in", form: {base: "wire", shape: "ring", outside: 13.75, inside: 8.25,
+                                             measured: {girth: 6.5}}}
+  }
 
   it "are kept under a name, once, and deleted" do
     kept = ask(:post, "/forms", frame)
     expect(status).to eq 201
-    expect(ask(:get, "/forms")["forms"]).to match [include("name" => "Bent frame", "form" => include("outside" => 13.75))]
+    expect(ask(:get, "/forms")["forms"])
+      .to match [include("name" => "Bent frame", "form" => include("outside" => 13.75))]
     expect(ask(:post, "/forms", frame)["problems"][0]["says"]).to match(/name already/)
     expect(ask(:delete, "/forms/#{kept["id"]}?version=1")).to eq("ok" => true)
     expect(ask(:get, "/forms")["forms"]).to eq []
   end
 
   it "are refused when they cannot be" do
-    expect(ask(:post, "/forms", frame.merge(form: {base: "wire", shape: "ring", outside: 8, inside: 9}))["problems"]).to match [include("at" => "form.inside")]
+    expect(ask(:post, "/forms", frame.merge(form: {base: "wire", shape: "ring", outside: 8, inside: 9}))["problems"])
+      .to match [include("at" => "form.inside")]
     expect(status).to eq 422
     ask(:post, "/forms", frame.merge(name: "   "))
     expect(status).to eq 400

@@ -10,7 +10,8 @@ RSpec.describe "What is kept", :api, :store do
   it "keeps a wreath and gives it back" do
     wreath = kept
     expect(status).to eq 201
-    expect(ask(:get, "/wreaths/#{wreath["id"]}")).to include("name" => "Door 7, rope ring", "version" => 1, "plan" => document)
+    expect(ask(:get, "/wreaths/#{wreath["id"]}")).to include("name" => "Door 7, rope ring", "version" => 1,
+      "plan" => document)
     expect(ask(:get, "/wreaths")["wreaths"].map { _1["id"] }).to eq [wreath["id"]]
   end
 
@@ -61,7 +62,8 @@ RSpec.describe "What is kept", :api, :store do
   end
 
   it "answers requests that are not as they should be" do
-    [[:get, "/wreaths/abc"], [:get, "/wreaths/0"], [:put, "/wreaths/1", {plan: {}}], [:post, "/wreaths", {plan: 3}], [:post, "/wreaths", {}], [:delete, "/wreaths/1"]].each do |verb, path, body|
+    [[:get, "/wreaths/abc"], [:get, "/wreaths/0"], [:put, "/wreaths/1", {plan: {}}], [:post, "/wreaths", {plan: 3}],
+      [:post, "/wreaths", {}], [:delete, "/wreaths/1"]].each do |verb, path, body|
       expect(ask(verb, path, body)["problems"]).not_to be_empty
       expect(status).to eq 400
     end
@@ -73,7 +75,8 @@ RSpec.describe "What is kept", :api, :store do
       wreath = kept
       stashed = ask(:post, "/materials", {units: "in", material: document["materials"][0]})
       expect(status).to eq 201
-      ask(:put, "/materials/#{stashed["id"]}", {version: 1, units: "in", material: stashed["material"].merge("on_hand" => [800])})
+      ask(:put, "/materials/#{stashed["id"]}",
+        {version: 1, units: "in", material: stashed["material"].merge("on_hand" => [800])})
       fresh = ask(:get, "/wreaths/#{wreath["id"]}")["plan"]
       expect(fresh["materials"][0]["on_hand"]).to eq [800]
       expect(ask(:post, "/work", fresh)["cost"]["to_buy"]).to eq "0.00"
@@ -88,7 +91,9 @@ RSpec.describe "What is kept", :api, :store do
 
     it "refuses a bad material with every problem and its place, and keeps the old one" do
       stashed = ask(:post, "/materials", {units: "in", material: rope})
-      refused = ask(:put, "/materials/#{stashed["id"]}", {version: 1, units: "in", material: {"id" => "rope", "kind" => "rope", "diameter" => "thick", "offers" => [{"length" => 0, "price" => 2}]}})
+      refused = ask(:put, "/materials/#{stashed["id"]}",
+        {version: 1, units: "in", material: {"id" => "rope", "kind" => "rope", "diameter" => "thick",
+                                             "offers" => [{"length" => 0, "price" => 2}]}})
       expect(status).to eq 422
       expect(refused["problems"].map { _1["at"] }).to include("name", "diameter", "offers.0.length", "offers.0.price")
       expect(ask(:get, "/materials/#{stashed["id"]}")).to include("version" => 1, "material" => rope)
@@ -99,7 +104,8 @@ RSpec.describe "What is kept", :api, :store do
       ask(:put, "/materials/#{stashed["id"]}", {version: 1, units: "in", material: rope(name: "Other")})
       ask(:put, "/materials/#{stashed["id"]}", {version: 1, units: "in", material: rope(name: "Late")})
       expect(status).to eq 409
-      expect(ask(:post, "/materials", {units: "in", material: rope})["problems"][0]["says"]).to match(/has this name already/)
+      expect(ask(:post, "/materials", {units: "in", material: rope})["problems"][0]["says"])
+        .to match(/has this name already/)
       expect(status).to eq 422
     end
   end
@@ -108,7 +114,8 @@ RSpec.describe "What is kept", :api, :store do
     Server::Demo.load(RealStore.store)
     wreaths = ask(:get, "/wreaths")["wreaths"]
     expect(wreaths.size).to be >= 6
-    expect(wreaths.flat_map { _1["plan"]["layers"].map { |layer| layer["method"] } }.uniq).to match_array layer_kinds.map { _1.method_name.to_s }
+    expect(wreaths.flat_map { _1["plan"]["layers"].map { |layer| layer["method"] } }.uniq)
+      .to match_array layer_kinds.map { _1.method_name.to_s }
     ask(:delete, "/wreaths/#{wreaths[0]["id"]}?version=1")
     Server::Demo.load(RealStore.store)
     expect(ask(:get, "/wreaths")["wreaths"].size).to eq wreaths.size - 1
@@ -116,8 +123,10 @@ RSpec.describe "What is kept", :api, :store do
 
   it "holds the rules in the database too" do
     database = RealStore.database
-    expect { database[:materials].insert(slug: "x", kind: "chain", name: "x", units: "in", document: "{}") }.to raise_error(Sequel::DatabaseError)
-    expect { database[:materials].insert(slug: "x", kind: "rope", name: "", units: "in", document: "{}") }.to raise_error(Sequel::DatabaseError)
+    expect { database[:materials].insert(slug: "x", kind: "chain", name: "x", units: "in", document: "{}") }
+      .to raise_error(Sequel::DatabaseError)
+    expect { database[:materials].insert(slug: "x", kind: "rope", name: "", units: "in", document: "{}") }
+      .to raise_error(Sequel::DatabaseError)
     expect { database[:wreaths].insert(name: "x", plan: "not json") }.to raise_error(Sequel::DatabaseError)
   end
 

@@ -12,16 +12,20 @@ RSpec.describe "POST /api/work", :api do
 
   it "answers every problem with its place, as 422" do
     bad = plan(form: {"inside" => 15}, quantity: 0)
-    expect(ask(:post, "/work", bad)["problems"]).to include({"at" => "form.inside", "says" => "The opening (15 in) must be smaller than the form (14 in)."}, include("at" => "quantity"))
+    expect(ask(:post, "/work", bad)["problems"])
+      .to include({"at" => "form.inside", "says" => "The opening (15 in) must be smaller than the form (14 in)."},
+        include("at" => "quantity"))
     expect(status).to eq 422
   end
 
   it "answers what is no plan, no JSON, or far too much, and never fails" do
-    {"[]" => 400, "3" => 400, "{" => 400, "" => 400, "\xff\xfe" => 400, "{}" => 422, "[" * 200 => 400, "{\"a\":#{"[" * 39}#{"]" * 39}}" => 422, "{\"name\": NaN}" => 400}.each do |body, code|
+    {"[]" => 400, "3" => 400, "{" => 400, "" => 400, "\xff\xfe" => 400, "{}" => 422, "[" * 200 => 400,
+     "{\"a\":#{"[" * 39}#{"]" * 39}}" => 422, "{\"name\": NaN}" => 400}.each do |body, code|
       expect(ask(:post, "/work", body)["problems"]).not_to be_empty
       expect(status).to eq(code), "#{body[0, 20]} answered #{status}"
     end
-    expect(ask(:post, "/work", "{\"name\": \"#{"x" * 10_000_000}\"}")["problems"][0]["says"]).to match(/more than a million bytes/)
+    expect(ask(:post, "/work", "{\"name\": \"#{"x" * 10_000_000}\"}")["problems"][0]["says"])
+      .to match(/more than a million bytes/)
     expect(status).to eq 413
   end
 

@@ -79,7 +79,8 @@ RSpec.describe "The bench on the screen", :browser, :store do
     keep_window(390, 844) do
       id = at_the_bench("undyed rope")
       expect(page).to be_axe_clean
-      small = page.evaluate_script("[...document.querySelectorAll('button, a')].filter((e) => e.getBoundingClientRect().height < 44).map((e) => e.textContent)")
+      small = page.evaluate_script("[...document.querySelectorAll('button, a')].filter((e) => " \
+        "e.getBoundingClientRect().height < 44).map((e) => e.textContent)")
       expect(small).to eq []
       until page.has_css?("h2", text: "Coil the cord", wait: 0)
         before = find("h2").text
@@ -148,7 +149,8 @@ RSpec.describe "The bench on the screen", :browser, :store do
     find("nav[aria-label=Steps] button", text: "Coil the cord").click
     press(:space)
     arrived
-    RealStore.store.bench.take(id, [{"event" => "another-device", "step" => "base.coil", "kind" => "count", "amount" => 4}])
+    RealStore.store.bench.take(id,
+      [{"event" => "another-device", "step" => "base.coil", "kind" => "count", "amount" => 4}])
     expect(page).to have_css("[data-count]", text: /\A5\z/)
     press(:space)
     expect(page).to have_css("[data-count]", text: /\A6\z/)

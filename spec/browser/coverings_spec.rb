@@ -39,7 +39,10 @@ RSpec.describe "Coverings on the screen", :browser, :store do
     coverings.each do |covering|
       select covering.title, from: "Covering"
       expect(page).to have_css("section[aria-label=Cover] h2", text: covering.title)
-      plain = covering.options.reject { |option| [Lantern::Plan::Field::List, Lantern::Plan::Field::Record].any? { option.is_a?(_1) } || option.declare["fine"] }
+      plain = covering.options.reject { |option|
+        [Lantern::Plan::Field::List, Lantern::Plan::Field::Record]
+          .any? { option.is_a?(_1) } || option.declare["fine"]
+      }
       plain.each { |option| expect(page).to have_css("section[aria-label=Cover] .row", text: option.label) }
     end
   end

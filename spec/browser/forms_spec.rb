@@ -63,7 +63,9 @@ RSpec.describe "Forms on the screen", :browser, :store do
 
   it "brings in an SVG drawing, lets one of its outlines be picked, and covers it" do
     Tempfile.create(["two leaves", ".svg"]) do |file|
-      file.write('<svg xmlns="http://www.w3.org/2000/svg"><path d="M50 2C85 25 85 70 50 98C15 70 15 25 50 2Z"/><path d="M120 2C185 5 185 30 120 50C115 30 115 25 120 2Z"/></svg>')
+      leaves = ["M50 2C85 25 85 70 50 98C15 70 15 25 50 2Z", "M120 2C185 5 185 30 120 50C115 30 115 25 120 2Z"]
+      paths = leaves.map { "<path d='#{_1}'/>" }
+      file.write("<svg xmlns='http://www.w3.org/2000/svg'>#{paths.join}</svg>")
       file.close
       open_wreath("rope ring", "form")
       choose "Own outline", allow_label_click: true
@@ -74,7 +76,8 @@ RSpec.describe "Forms on the screen", :browser, :store do
       click_on "Outline 2"
       expect(page).to have_no_css("svg text", text: tall, exact_text: true).or have_css("summary", text: /corners/)
       saved
-      expect(page.evaluate_async_script("fetch(document.querySelector('a[download]').href).then((r) => r.text()).then(arguments[0])")).to include 'id="outside"'
+      expect(page.evaluate_async_script("fetch(document.querySelector('a[download]').href).then((r) => " \
+        "r.text()).then(arguments[0])")).to include 'id="outside"'
     end
   end
 

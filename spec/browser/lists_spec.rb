@@ -59,7 +59,8 @@ RSpec.describe "The lists", :browser, :store do
     visit "/stash"
     click_on "Change Undyed rope"
     stashed = RealStore.store.materials.all.find { _1["material"]["id"] == "undyed-rope" }
-    RealStore.store.materials.change(stashed["id"], stashed["version"], stashed["material"].merge("name" => "Bleached rope"), "in")
+    RealStore.store.materials.change(stashed["id"], stashed["version"],
+      stashed["material"].merge("name" => "Bleached rope"), "in")
     within("dialog") do
       fill_in "Name", with: "Grey rope"
       click_on "Save"

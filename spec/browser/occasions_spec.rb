@@ -86,7 +86,8 @@ RSpec.describe "Files in, on the screen", :browser, :store do
     click_on "Take in CSV"
     attach_file "CSV file", file("bad.csv", "row,id,kind,name,diameter\nmaterial,cord,rope,Cord,thick\n")
     expect(page).to have_css("[role=alert]", text: /Nothing was taken in. 1 line is wrong.*Line 2/m)
-    attach_file "CSV file", file("good.csv", "row,id,kind,name,diameter,length\nmaterial,cord,rope,Row cord,1/4,\npiece,cord,,,,44\n")
+    attach_file "CSV file",
+      file("good.csv", "row,id,kind,name,diameter,length\nmaterial,cord,rope,Row cord,1/4,\npiece,cord,,,,44\n")
     expect(page).to have_text("1 new, 0 changed, 0 the same as before.")
     expect(page).to be_axe_clean
     expect(RealStore.store.materials.all).to eq []

@@ -10,7 +10,8 @@ RSpec.describe "A server that dies at the bench", :browser do
 
   def start(port)
     reader, writer = IO.pipe
-    pid = Process.spawn({"VAR" => var, "PORT" => port.to_s}, RbConfig.ruby, "server/launch.rb", out: writer, err: File::NULL)
+    pid = Process.spawn({"VAR" => var, "PORT" => port.to_s}, RbConfig.ruby, "server/launch.rb", out: writer,
+      err: File::NULL)
     writer.close
     said = +""
     Timeout.timeout(90) { said << reader.readline until said.include?("Crisp Lantern is at") }

@@ -29,9 +29,12 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
   it "puts a bow at its hour by dragging it round the form, and by typing the hour" do
     id = open_wreath("rope and bow", "trim")
     expect(handle("Bow")["aria-valuenow"]).to eq "5"
-    sheet = page.evaluate_script("(() => { const b = document.querySelector('section[aria-label=Drawing] svg').getScreenCTM(); return [b.e, b.f] })()")
+    sheet = page.evaluate_script("(() => { const b = document.querySelector('section[aria-label=Drawing] " \
+      "svg').getScreenCTM(); return [b.e, b.f] })()")
     # The middle of the form is at nought; nine o'clock lies to its left.
-    from = page.evaluate_script("(() => { const r = document.querySelector('[role=slider][aria-label^=Bow]').getBoundingClientRect(); return [r.left + r.width / 2, r.top + r.height / 2] })()")
+    from = page.evaluate_script("(() => { const r = " \
+      "document.querySelector('[role=slider][aria-label^=Bow]').getBoundingClientRect(); return [r.left + r.width / " \
+      "2, r.top + r.height / 2] })()")
     mouse = page.driver.browser.mouse
     mouse.move(x: from[0], y: from[1]).down
     mouse.move(x: sheet[0] - 120, y: sheet[1], steps: 6)
@@ -72,7 +75,8 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
     find("li", text: "Spiral wrap", match: :first).click_on "Take this"
     expect(page).to have_css("section[aria-label=Cover] h2", text: "Spiral wrap")
     saved
-    expect(RealStore.store.wreaths.find(id)["plan"]["layers"].map { _1["method"] }).to eq %w[spiral_wrap bow attach hanger backing]
+    expect(RealStore.store.wreaths.find(id)["plan"]["layers"].map { _1["method"] })
+      .to eq %w[spiral_wrap bow attach hanger backing]
   end
 
   it "offers what finished makes teach, takes it up, and leaves it out again" do

@@ -8,13 +8,19 @@ RSpec.describe "Every view", :browser, :store do
   # Every view with the demo in it, and what shows that it is there.
   def views
     id = ->(name) { RealStore.store.wreaths.all.find { _1["name"].include?(name) }["id"] }
-    stages = %w[form cover trim hang cut buy].to_h { |stage| ["/wreaths/#{id.call("rope and bow")}/#{stage}", "footer li"] }
-    {"/" => "li svg[role=img]", "/stash" => "h3", "/occasions" => "h2 a", "/occasions/#{RealStore.store.occasions.all[0]["id"]}" => "dl dt", "/notebook" => "h3",
-     "/wreaths/#{id.call("rope ring")}/coverings" => "li svg[role=img]", "/wreaths/#{id.call("ribbon laid in")}/bench" => "nav[aria-label=Steps]"}.merge(stages)
+    stages = %w[form cover trim hang cut buy].to_h { |stage|
+      ["/wreaths/#{id.call("rope and bow")}/#{stage}",
+        "footer li"]
+    }
+    {"/" => "li svg[role=img]", "/stash" => "h3", "/occasions" => "h2 a",
+     "/occasions/#{RealStore.store.occasions.all[0]["id"]}" => "dl dt", "/notebook" => "h3",
+     "/wreaths/#{id.call("rope ring")}/coverings" => "li svg[role=img]",
+     "/wreaths/#{id.call("ribbon laid in")}/bench" => "nav[aria-label=Steps]"}.merge(stages)
   end
 
   def as_the_machine(scheme)
-    page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [{name: "prefers-color-scheme", value: scheme}])
+    page.driver.browser.page.command("Emulation.setEmulatedMedia",
+      features: [{name: "prefers-color-scheme", value: scheme}])
   end
 
   it "has nothing for axe to find by day, and contrast enough at dusk" do

@@ -37,11 +37,17 @@ RSpec.describe "A wreath on the screen", :browser, :store do
   it "shows what is wrong beside the field, and keeps the last good answer" do
     open_wreath("rope ring", "form")
     fill_in "Opening, across", with: "15"
-    within("[data-place='form.inside']") { expect(page).to have_css("[role=alert]", text: "The opening (15 in) must be smaller than the form (14 in).") }
+    within("[data-place='form.inside']") {
+      expect(page).to have_css("[role=alert]",
+        text: "The opening (15 in) must be smaller than the form (14 in).")
+    }
     expect(page).to have_text("show the last plan that could be worked")
     expect(tape("coils")).to eq "80"
     fill_in "Opening, across", with: "fish"
-    within("[data-place='form.inside']") { expect(page).to have_css("[role=alert]", text: /must be a length such as 14, “31\u20091⁄2” or “80 cm”; “fish” is none/) }
+    within("[data-place='form.inside']") {
+      expect(page).to have_css("[role=alert]",
+        text: /must be a length such as 14, “31\u20091⁄2” or “80 cm”; “fish” is none/)
+    }
     expect(find_field("Opening, across").value).to eq "fish"
     fill_in "Opening, across", with: "20 cm"
     expect(page).to have_no_css("[role=alert]")
@@ -160,9 +166,12 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     keep_window(390, 844) do
       open_wreath("rope ring")
       expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 390
-      small = page.evaluate_script("[...document.querySelectorAll('button, nav a, select, label > span')].filter((e) => e.offsetParent && e.getBoundingClientRect().height < 24).map((e) => e.textContent)")
+      small = page.evaluate_script("[...document.querySelectorAll('button, nav a, select, label > span')].filter((e) " \
+        "=> e.offsetParent && e.getBoundingClientRect().height < 24).map((e) => e.textContent)")
       expect(small).to eq []
-      covered = page.evaluate_script("[...document.querySelectorAll('.row')].filter((row) => { const [a, b] = [...row.children].map((e) => e.getBoundingClientRect()); return a.right > b.left + 1 && a.bottom > b.top + 1 }).map((row) => row.textContent)")
+      covered = page.evaluate_script("[...document.querySelectorAll('.row')].filter((row) => { const [a, b] = " \
+        "[...row.children].map((e) => e.getBoundingClientRect()); return a.right > b.left + 1 && a.bottom > b.top + " \
+        "1 }).map((row) => row.textContent)")
       expect(covered).to eq []
     end
   end

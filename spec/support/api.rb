@@ -8,7 +8,8 @@ require_relative "server"
 module Asking
   include Rack::Test::Methods
 
-  CONTRACT = Committee::Drivers.load_from_file(Server::App::CONTRACT, parser_options: {strict_reference_validation: true})
+  CONTRACT = Committee::Drivers.load_from_file(Server::App::CONTRACT,
+    parser_options: {strict_reference_validation: true})
 
   def app = @app ||= Server::App.new
 

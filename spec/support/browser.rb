@@ -45,7 +45,8 @@ RSpec::Matchers.define :be_axe_clean do |rules|
     @faults = page.evaluate_async_script(<<~JS, rules ? {runOnly: rules} : {})
       const [options, done] = arguments
       const node = (n) => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")
-      axe.run(document, options).then((found) => done(found.violations.map((v) => `${v.id}: ${v.nodes.map(node).join(" | ")}`)))
+      axe.run(document, options)
+        .then((found) => done(found.violations.map((v) => `${v.id}: ${v.nodes.map(node).join(" | ")}`)))
     JS
     @faults.empty?
   end

@@ -13,5 +13,5 @@ end
 
 Capybara.register_driver(:chromium) do |app|
   Capybara::Cuprite::Driver.new(app, window_size: [1280, 800], timeout: 30, process_timeout: 60,
-    browser_path: Chromium::PATH, browser_options: Chromium::OPTIONS)
+    browser_path: Chromium::PATH, browser_options: Chromium::OPTIONS.dup)
 end

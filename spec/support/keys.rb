@@ -8,7 +8,8 @@ module Keys
       const e = document.activeElement
       if (!e || e === document.body) return ""
       const label = e.labels?.[0]?.textContent ?? ""
-      return [e.getAttribute("aria-label"), label, e.textContent, e.tagName].map((s) => (s ?? "").trim()).find((s) => s !== "")
+      return [e.getAttribute("aria-label"), label, e.textContent, e.tagName].map((s) => (s ?? "").trim())
+        .find((s) => s !== "")
     })()
   JS
 

@@ -15,8 +15,12 @@ module Rivals
     lengths = pieces.keys.sort.reverse
     patterns = stock.each_index.flat_map { |kind| full(lengths, pieces, stock[kind][0]).map { [kind, _1] } }
     return if patterns.empty?
-    rows = lengths.map { |length| [pieces[length], Float::INFINITY, patterns.map { |_, taken| taken[lengths.index(length)] }] } +
-      stock.each_index.select { stock[_1][2] }.map { |kind| [0, stock[kind][2], patterns.map { |each, _| (each == kind) ? 1 : 0 }] }
+    rows = lengths.map { |length|
+      [pieces[length], Float::INFINITY,
+        patterns.map { |_, taken| taken[lengths.index(length)] }]
+    } +
+      stock.each_index.select { stock[_1][2] }
+        .map { |kind| [0, stock[kind][2], patterns.map { |each, _| (each == kind) ? 1 : 0 }] }
     row_of, column_of, value = [], [], []
     rows.each_with_index do |(_, _, row), r|
       row.each_with_index { |number, c|
@@ -27,8 +31,10 @@ module Rivals
         end
       }
     end
-    problem = Glpk.load_problem(obj_dir: :minimize, obj_coef: patterns.map { |kind, _| stock[kind][1].to_f }, mat_ia: row_of, mat_ja: column_of, mat_ar: value,
-      row_lower: rows.map { _1[0].to_f }, row_upper: rows.map { _1[1].to_f }, col_lower: [0.0] * patterns.size, col_upper: [pieces.values.sum.to_f] * patterns.size, col_kind: [:integer] * patterns.size)
+    problem = Glpk.load_problem(obj_dir: :minimize, obj_coef: patterns.map { |kind, _| stock[kind][1].to_f },
+      mat_ia: row_of, mat_ja: column_of, mat_ar: value,
+      row_lower: rows.map { _1[0].to_f }, row_upper: rows.map { _1[1].to_f }, col_lower: [0.0] * patterns.size,
+      col_upper: [pieces.values.sum.to_f] * patterns.size, col_kind: [:integer] * patterns.size)
     answer = problem.solve(message_level: 0)
     answer[:obj_val].round if answer[:status] == :optimal
   end
@@ -36,9 +42,11 @@ module Rivals
   # Every way to fill a length so that nothing more fits.
   def full(lengths, pieces, room, index = 0, taken = [])
     if index == lengths.size
-      return (taken.sum.positive? && lengths.each_with_index.none? { |length, i| length <= room && taken[i] < pieces[length] }) ? [taken] : []
+      return (taken.sum.positive? &&
+        lengths.each_with_index.none? { |length, i| length <= room && taken[i] < pieces[length] }) ? [taken] : []
     end
-    [room / lengths[index], pieces[lengths[index]]].min.downto(0).flat_map { |count| full(lengths, pieces, room - count * lengths[index], index + 1, taken + [count]) }
+    [room / lengths[index], pieces[lengths[index]]].min.downto(0)
+      .flat_map { |count| full(lengths, pieces, room - count * lengths[index], index + 1, taken + [count]) }
   end
 
   # The fewest lengths that hold these pieces, by trying every place for every piece.
@@ -49,7 +57,8 @@ module Rivals
   def places?(pieces, rooms)
     return true if pieces.empty?
     first, *others = pieces
-    rooms.each_with_index.uniq { |room, _| room }.any? { |room, i| room >= first && places?(others, rooms.dup.tap { _1[i] -= first }) }
+    rooms.each_with_index.uniq { |room, _| room }
+      .any? { |room, i| room >= first && places?(others, rooms.dup.tap { _1[i] -= first }) }
   end
 
   # First-fit decreasing, the rule of thumb to beat.

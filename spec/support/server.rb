@@ -31,7 +31,10 @@ module RealStore
     def store = @store ||= Server::Store.new(database)
 
     # An undoing points at the action before it, so the last goes first.
-    def empty = TABLES.each { |table| database[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }.delete }
+    def empty = TABLES.each { |table|
+      database[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }
+        .delete
+    }
 
     # The demo as a first start loads it; loaded once, and its rows put back after that.
     def load_demo

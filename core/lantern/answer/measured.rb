@@ -36,7 +36,8 @@ module Lantern
           *named.map { |name, says| line(name, says, "", text(figures[name])) },
           *@form.ribs.each_with_index.map { |rib, i| line(:"rib_#{i + 1}", "Rib #{i + 1}", "", text(rib.length)) },
           *[@form.stem].compact.map { line(:stem, "Stem", "#{text(_1.diameter)} thick", text(_1.length)) },
-          line(:area, "To cover, all round", "#{text(figures[:girth])} × #{text(figures[:run])}", area_text(figures[:area]))
+          line(:area, "To cover, all round", "#{text(figures[:girth])} × #{text(figures[:run])}",
+            area_text(figures[:area]))
         ]
       end
 

@@ -79,7 +79,8 @@ module Lantern
           *(line(:run, "In runs that may be joined", "", text(demand.run)) if demand.run.positive?),
           *demand.pieces.each_with_index.map { |piece, i| piece_line(piece, i) },
           *joins, *allowance, *buying,
-          line(:used, @material.sheets? ? "Used, by area" : "Used, by length", "#{used_text} in all", money(@entry.used))
+          line(:used, @material.sheets? ? "Used, by area" : "Used, by length", "#{used_text} in all",
+            money(@entry.used))
         ]
       end
 

@@ -41,7 +41,7 @@ module Lantern
       # How much of the covering it makes, when it is not enough for all.
       def way_round
         return if fits?(@work)
-        hundredths = (0..100).bsearch { |share| !fits?(@work.sharing(share / 100r)) }
+        hundredths = (0..100).bsearch { |share| !fits?(@work.sharing(share/100r)) }
         share = [(hundredths || 101) - 1, 0].max
         along = ", #{text(@work.form.run * share / 100)} along the middle" if share.positive?
         {"key" => "way_round", "says" => "It makes #{share} in 100 of the covering#{along}."}
@@ -57,7 +57,8 @@ module Lantern
         ordered = (vary.takes == :more) ? steps : steps.reverse
         best = last_that_fits(ordered) { |value| @work.with_options(@index, vary.option => value) } or return
         written = best.is_a?(Integer) ? best : text(best)
-        {"key" => vary.option.to_s, "says" => "#{vary.says}: #{said(vary, best)}.", "try" => {vary.option.to_s => written}}
+        {"key" => vary.option.to_s, "says" => "#{vary.says}: #{said(vary, best)}.",
+         "try" => {vary.option.to_s => written}}
       end
 
       # Of values that take more and more, the last that what there is allows.
@@ -70,10 +71,12 @@ module Lantern
       def largest
         sized = %i[width outside].find { sizes[_1] } or return
         size = sizes[sized]
-        found = last_that_fits((1..SIZES).map { |i| size / 2 + i * size / (SIZES / 2) }) { resized(sized, _1) } or return
+        found = last_that_fits((1..SIZES).map { |i| size / 2 + i * size / (SIZES / 2) }) { resized(sized, _1) } or
+          return
         # What is joined must not be too short, so that a little smaller may not do where a little larger does.
         step = Layer::Vary::STEP
-        best = ((found / step).floor * step).step(size / 4, -step).first(EIGHTHS_TRIED).find { fits?(resized(sized, _1)) }
+        best = ((found / step).floor * step).step(size / 4, -step).first(EIGHTHS_TRIED)
+          .find { fits?(resized(sized, _1)) }
         return unless best
         {"key" => "largest", "says" => "The largest form like this that it covers is about #{text(best)} across."}
       end

@@ -20,7 +20,9 @@ module Lantern
         materials.map do |material|
           planned = total(material) { |layer| layer.required }
           used = planned * done(material, counts)
-          {"material" => material.id, "name" => material.name, "counted" => material.counted?, "planned" => number(material, planned), "planned_says" => says(material, planned), "used" => says(material, used)}
+          {"material" => material.id, "name" => material.name, "counted" => material.counted?,
+           "planned" => number(material, planned), "planned_says" => says(material, planned),
+           "used" => says(material, used)}
         end
       end
 
@@ -39,8 +41,10 @@ module Lantern
             planned = total_of(layer.needs, material)
             next unless planned.positive? && whole.positive?
             share = amount.to_f * planned / whole
-            {"method" => layer.class.method_name.to_s, "title" => layer.class.title, "material" => material.id, "name" => material.name,
-             "planned" => planned.to_f.round(4), "used" => share.round(4), "planned_says" => says(material, planned), "used_says" => says(material, share)}
+            {"method" => layer.class.method_name.to_s, "title" => layer.class.title, "material" => material.id,
+             "name" => material.name,
+             "planned" => planned.to_f.round(4), "used" => share.round(4), "planned_says" => says(material, planned),
+             "used_says" => says(material, share)}
           end
         end
       end
@@ -50,7 +54,10 @@ module Lantern
       # @return [Array<Hash>] `title`, `planned` and `took` in minutes, of the steps that took any time
       def steps(seconds)
         @work.course.steps.filter_map do |step|
-          {"key" => step.id, "title" => step.title, "planned" => step.minutes.round(1), "took" => (seconds[step.id] / 60.0).round(1)} if seconds.fetch(step.id, 0).positive?
+          if seconds.fetch(step.id, 0).positive?
+            {"key" => step.id, "title" => step.title, "planned" => step.minutes.round(1),
+             "took" => (seconds[step.id] / 60.0).round(1)}
+          end
         end
       end
 
@@ -58,7 +65,10 @@ module Lantern
       # @return [Hash{String=>Rational}] inches by material; negative when there was some left
       def over(used)
         read = readings(used)
-        materials.select(&:lengthwise?).to_h { |material| [material.id, (read[material.id] || total(material, &:required)).to_r - total(material, &:required).to_r.round(4)] }
+        materials.select(&:lengthwise?).to_h { |material|
+          [material.id,
+            (read[material.id] || total(material, &:required)).to_r - total(material, &:required).to_r.round(4)]
+        }
       end
 
       private
@@ -71,7 +81,8 @@ module Lantern
 
       # How much of what is counted off was counted, for the layers that a material is in.
       def done(material, counts)
-        steps = @layers.select { |layer| total_of(layer.required, material).positive? }.flat_map(&:steps).select { |step| step.count && counts.fetch(step.id, 0).positive? }
+        steps = @layers.select { |layer| total_of(layer.required, material).positive? }.flat_map(&:steps)
+          .select { |step| step.count && counts.fetch(step.id, 0).positive? }
         steps.empty? ? 1.0 : steps.sum { counts[_1.id] }.fdiv(steps.sum(&:count))
       end
 
@@ -79,7 +90,8 @@ module Lantern
         reading = Plan::Reading.new(units: @plan.units)
         read = materials.to_h do |material|
           said = used[material.id]
-          field = material.counted? ? Plan::Field::Count.new(:used, least: 0, most: 1_000_000, label: material.name) : Plan::Field::Length.new(:used, zero: true, most: 1_000_000, label: material.name)
+          field = material.counted? ? Plan::Field::Count.new(:used, least: 0, most: 1_000_000, label: material.name) :
+            Plan::Field::Length.new(:used, zero: true, most: 1_000_000, label: material.name)
           [material.id, (said.nil? || said == "") ? nil : field.read(said, "used.#{material.id}", reading)]
         end
         raise Plan::Refused.new(reading.problems) if reading.problems.any?
@@ -88,7 +100,8 @@ module Lantern
 
       def number(material, amount) = material.counted? ? amount.to_i : Measure::Length.in_units(amount, @plan.units)
 
-      def says(material, amount) = material.counted? ? amount.round.to_s : Measure::Length.long_text(amount, units: @plan.units)
+      def says(material, amount) =
+        material.counted? ? amount.round.to_s : Measure::Length.long_text(amount, units: @plan.units)
     end
   end
 end

@@ -29,7 +29,8 @@ module Lantern
       def to_h
         money = Measure::Money.method(:text)
         {
-          "to_buy" => money.call(to_buy), "used" => money.call(used), "per_wreath" => money.call(used / plan.quantity), "left_in_stash" => money.call(left_in_stash),
+          "to_buy" => money.call(to_buy), "used" => money.call(used), "per_wreath" => money.call(used / plan.quantity),
+          "left_in_stash" => money.call(left_in_stash),
           **(terms.tax.positive? ? {"tax" => money.call(terms.tax_on(to_buy)), "to_pay" => money.call(to_pay)} : {}),
           **(terms.asks? ? asking : {})
         }
@@ -40,9 +41,15 @@ module Lantern
       def working
         money = Measure::Money.method(:text)
         rows = [[:to_buy, "To buy, whole packages#{" at sale prices" if terms.sale}", "", to_buy]]
-        rows += [[:tax, "Tax", "#{money.call(to_buy)} × #{short(terms.tax)} ÷ 100", terms.tax_on(to_buy)], [:to_pay, "To pay", "#{money.call(to_buy)} + tax", to_pay]] if terms.tax.positive?
-        rows += [[:used, "Went into the work, by length", "", used], [:per_wreath, "A wreath", (plan.quantity > 1) ? "#{money.call(used)} ÷ #{plan.quantity}" : "", used / plan.quantity], [:left_in_stash, "Worth of what is left", "", left_in_stash]]
-        (rows + (terms.asks? ? asking_rows : [])).map { |key, says, sum, amount| Place::Working.new(key:, says:, sum:, answer: money.call(amount)) }
+        if terms.tax.positive?
+          rows += [[:tax, "Tax", "#{money.call(to_buy)} × #{short(terms.tax)} ÷ 100", terms.tax_on(to_buy)],
+            [:to_pay, "To pay", "#{money.call(to_buy)} + tax", to_pay]]
+        end
+        rows += [[:used, "Went into the work, by length", "", used],
+          [:per_wreath, "A wreath", (plan.quantity > 1) ? "#{money.call(used)} ÷ #{plan.quantity}" : "",
+            used / plan.quantity], [:left_in_stash, "Worth of what is left", "", left_in_stash]]
+        (rows + (terms.asks? ? asking_rows : []))
+          .map { |key, says, sum, amount| Place::Working.new(key:, says:, sum:, answer: money.call(amount)) }
       end
 
       private
@@ -50,16 +57,20 @@ module Lantern
       def one = terms.cost_of(used / plan.quantity, minutes.fdiv(plan.quantity))
 
       def asking
-        {"bench_time" => one[:time], "overhead" => one[:overhead], "cost_of_one" => one[:cost], "asking_price" => one[:asking]}.transform_values { Measure::Money.text(_1) }
+        {"bench_time" => one[:time], "overhead" => one[:overhead], "cost_of_one" => one[:cost],
+         "asking_price" => one[:asking]}.transform_values { Measure::Money.text(_1) }
       end
 
       def asking_rows
         money = Measure::Money.method(:text)
         [
-          *(terms.hourly ? [[:bench_time, "Time at the bench, a wreath", "#{minutes.fdiv(plan.quantity).round} min × #{money.call(terms.hourly)} ÷ 60", one[:time]]] : []),
-          *(terms.overhead.positive? ? [[:overhead, "Overhead", "#{short(terms.overhead)} ÷ 100 of material and time", one[:overhead]]] : []),
+          *(terms.hourly ? [[:bench_time, "Time at the bench, a wreath",
+            "#{minutes.fdiv(plan.quantity).round} min × #{money.call(terms.hourly)} ÷ 60", one[:time]]] : []),
+          *(terms.overhead.positive? ? [[:overhead, "Overhead", "#{short(terms.overhead)} ÷ 100 of material and time",
+            one[:overhead]]] : []),
           [:cost_of_one, "What a wreath costs you", "", one[:cost]],
-          *(terms.margin.positive? ? [[:asking_price, "Asking price", "#{money.call(one[:cost])} ÷ (1 − #{short(terms.margin)} ÷ 100)", one[:asking]]] : [])
+          *(terms.margin.positive? ? [[:asking_price, "Asking price",
+            "#{money.call(one[:cost])} ÷ (1 − #{short(terms.margin)} ÷ 100)", one[:asking]]] : [])
         ]
       end
 

@@ -20,7 +20,8 @@ module Lantern
       # @return [Array<Hash>] the cheapest for its length first
       def alternatives
         return [] if @material.offers.size < 2
-        @material.offers.each_with_index.map { |offer, index| alternative(offer, index) }.sort_by { [_1[:rate], _1[:offer]] }
+        @material.offers.each_with_index.map { |offer, index| alternative(offer, index) }
+          .sort_by { [_1[:rate], _1[:offer]] }
       end
 
       # Why one package more is bought than the sum alone asks for, or why not.
@@ -32,11 +33,14 @@ module Lantern
         sure = percent(@plan.sureness)
         now = @entry.chance_enough
         if packages(less) == packages(@cutting)
-          return (packages(@cutting) > 0) ? "The packages the sum asks for are enough in #{percent(now)} of 100 makes; you asked for #{sure}." : nil
+          return (packages(@cutting) > 0) ? "The packages the sum asks for are enough in #{percent(now)} of 100 " \
+            "makes; you asked for #{sure}." : nil
         end
         before = Entry.new(less, @plan).chance_enough
         more = packages(@cutting) - packages(less)
-        "#{(more == 1) ? "One package" : "#{more} packages"} more than the sum asks for: without #{(more == 1) ? "it" : "them"} #{percent(before)} of 100 makes would have enough, with #{(more == 1) ? "it" : "them"} #{percent(now)}; you asked for #{sure}."
+        "#{(more == 1) ? "One package" : "#{more} packages"} more than the sum asks for: without " \
+        "#{(more == 1) ? "it" : "them"} #{percent(before)} of 100 makes would have enough, with " \
+        "#{(more == 1) ? "it" : "them"} #{percent(now)}; you asked for #{sure}."
       end
 
       private
@@ -45,8 +49,10 @@ module Lantern
         says, unit = measure(offer)
         only = Cut.cut(@material.with(offers: [offer]), @cutting.demand)
         rate = offer[:price].to_r * unit / size(offer)
-        {offer: index, rate:, per: "#{Measure::Money.text(money(rate))} #{says}", sale: (Measure::Money.text(offer[:sale_price]) if offer[:sale_price]),
-         count: only.short.zero? ? packages(only) : nil, cost: (Measure::Money.text(offer[:price] * packages(only)) if only.short.zero?)}.compact
+        {offer: index, rate:, per: "#{Measure::Money.text(money(rate))} #{says}",
+         sale: (Measure::Money.text(offer[:sale_price]) if offer[:sale_price]),
+         count: only.short.zero? ? packages(only) : nil,
+         cost: (Measure::Money.text(offer[:price] * packages(only)) if only.short.zero?)}.compact
       end
 
       def measure(offer)

@@ -17,7 +17,8 @@ module Lantern
       # @return [Hash, nil] nil when nothing is saved
       def to_h
         return unless worth?
-        {"saves" => Measure::Money.text(saves), "to_buy" => Measure::Money.text(on_sale), "sale" => sale.iso8601, "in_time" => in_time?, "says" => says}
+        {"saves" => Measure::Money.text(saves), "to_buy" => Measure::Money.text(on_sale), "sale" => sale.iso8601,
+         "in_time" => in_time?, "says" => says}
       end
 
       private
@@ -26,7 +27,10 @@ module Lantern
         money = Measure::Money.text(saves)
         return "On sale now: buying at sale prices saves #{money}." if now?
         days = (sale - today).to_i
-        return "Waiting #{days} #{(days == 1) ? "day" : "days"} for the next sale, #{sale}, saves #{money}, and is in time: the last day to buy is #{buy_by}." if in_time?
+        if in_time?
+          return "Waiting #{days} #{(days == 1) ? "day" : "days"} for the next sale, #{sale}, saves #{money}, and is " \
+            "in time: the last day to buy is #{buy_by}."
+        end
         "The next sale, #{sale}, would save #{money} but comes too late: the last day to buy is #{buy_by}."
       end
     end

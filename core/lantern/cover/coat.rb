@@ -12,7 +12,8 @@ module Lantern
 
       spread 0.10 # from memory
 
-      option :coverage, :area, label: "A pack covers", default_says: "4 square feet, a guess", help: "In square inches or square centimetres; it stands on the pack."
+      option :coverage, :area, label: "A pack covers", default_says: "4 square feet, a guess",
+        help: "In square inches or square centimetres; it stands on the pack."
       option :coats, :count, default: 1, most: 12, label: "Coats"
 
       figure :area, :area, "To cover"
@@ -35,16 +36,26 @@ module Lantern
       def length = 0.0
 
       def working
-        [line(:area, "To cover", "#{coats} × girth × run", square_text(area)), line(:packages, "Packs", "#{square_text(area)} ÷ #{square_text(coverage)}, rounded up", packages.to_s)]
+        [line(:area, "To cover", "#{coats} × girth × run", square_text(area)),
+          line(:packages, "Packs", "#{square_text(area)} ÷ #{square_text(coverage)}, rounded up", packages.to_s)]
       end
 
       def findings
-        [*(finding(:note, "guess", "How far a pack goes is a guess: read what stands on yours.") unless said?(:coverage)),
-          *(finding(:note, "white_first", "A pale coat on a dark form wants white under it: give it two.", try: {"coats" => 2}) if coats == 1)]
+        [*(finding(:note, "guess", "How far a pack goes is a guess: read what stands on yours.") unless said?(
+          :coverage
+        )),
+          *(if coats == 1
+              finding(:note, "white_first", "A pale coat on a dark form wants white under it: give it two.",
+                try: {"coats" => 2})
+            end)]
       end
 
       # Twenty square inches a minute, and two minutes to begin (from memory).
-      def steps = (1..coats).map { |coat| step("coat#{coat}", "Coat #{coat}", "Thin and even; let it dry before the next. Window open, and as the label says.", lays: (:coats if coat == coats), minutes: form.area / 20 + ((coat == 1) ? 2 : 0)) }
+      def steps = (1..coats).map { |coat|
+        step("coat#{coat}", "Coat #{coat}",
+          "Thin and even; let it dry before the next. Window open, and as the label says.",
+          lays: (:coats if coat == coats), minutes: form.area / 20 + ((coat == 1) ? 2 : 0))
+      }
 
       # The colour lies on the form itself.
       def lies = [Place::Along.coated(form, id:, material:)]

@@ -43,7 +43,8 @@ module Lantern
 
       def gap_crowded = [gap_at(form.crowded_run), 0.0].max
 
-      def coil_need = run(material: material.id, what: "coils", length: coils + ENDS, join: JOIN, least: length_per_turn)
+      def coil_need =
+        run(material: material.id, what: "coils", length: coils + ENDS, join: JOIN, least: length_per_turn)
 
       # Half a minute a coil, and three to begin (from memory).
       def coil_minutes = turns / 2.0 + 3
@@ -86,7 +87,8 @@ module Lantern
           line(:length_per_turn, "One coil, moving on #{text(pitch)}", turn_sum, text(length_per_turn)),
           line(:coils, "Cord in the coils", "#{turns} × #{bare(length_per_turn)}", long_text(coils)),
           line(:ends, "Both ends tucked", "2 × #{bare(1)}", text(ENDS)),
-          line(:gap_wide, "Gap at the outside edge", "#{bare(form.wide_run)} ÷ #{turns} − #{bare(lying)}", text(gap_wide))
+          line(:gap_wide, "Gap at the outside edge", "#{bare(form.wide_run)} ÷ #{turns} − #{bare(lying)}",
+            text(gap_wide))
         ]
       end
 

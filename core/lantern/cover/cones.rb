@@ -16,9 +16,11 @@ module Lantern
       # 6 in squares; nineteen or twenty go round a 14 in board ring (common practice).
       option :width, :length, default: Rational(6), most: 48, label: "Width of a square"
       option :height, :length, default: Rational(6), most: 48, label: "Height of a square"
-      option :base_width, :length, most: 24, label: "A cone takes", default_says: "three tenths of its width, a guess", help: "How much of the form one takes where it sits."
+      option :base_width, :length, most: 24, label: "A cone takes", default_says: "three tenths of its width, a guess",
+        help: "How much of the form one takes where it sits."
       option :layers, :count, default: 2, most: 4, label: "Layers"
-      option :spare, :number, fine: true, default: 0.05, least: 0.0, most: 1.0, label: "Spares", help: "As a share of all."
+      option :spare, :number, fine: true, default: 0.05, least: 0.0, most: 1.0, label: "Spares",
+        help: "As a share of all."
 
       figure :pieces, :count, "Squares to cut"
       figure :repeats, :count, "Cones in the first layer", from: :first_layer
@@ -35,14 +37,20 @@ module Lantern
 
       def check
         super
-        refuse("base_width", "A cone that takes #{text(base_width)} is wider than the whole round, #{text(form.run)}.") if base_width > form.run
+        if base_width > form.run
+          refuse("base_width",
+            "A cone that takes #{text(base_width)} is wider than the whole round, #{text(form.run)}.")
+        end
         refuse_crowd(each_layer.sum, "base_width", "cones")
       end
 
       def base_width = super || width * BASE_SHARE
 
       # Cones in each layer: round the middle of the band, then one for every two.
-      def each_layer = (0...layers).map { |i| i.zero? ? (form.run / base_width - 1e-9).ceil : ((form.run / base_width - 1e-9).ceil / 2.0**i).floor }
+      def each_layer = (0...layers).map { |i|
+        i.zero? ? (form.run / base_width - 1e-9).ceil :
+              ((form.run / base_width - 1e-9).ceil / 2.0**i).floor
+      }
 
       def widths = (0...layers).map { |i| up_to_mark(width * NEXT_WIDTH**i) }
 
@@ -58,31 +66,54 @@ module Lantern
 
       def needs
         with_spares.each_with_index.filter_map do |count, i|
-          pieces_of(:pieces, of: " for layer #{i + 1}", material: material.id, length: piece_length, width: (widths[i] if material.sheets?), count:) if count.positive?
+          if count.positive?
+            pieces_of(:pieces, of: " for layer #{i + 1}", material: material.id, length: piece_length,
+              width: (widths[i] if material.sheets?), count:)
+          end
         end
       end
 
       def working
         [
           line(:first_layer, "First layer", "#{bare(form.run)} ÷ #{bare(base_width)}, rounded up", first_layer.to_s),
-          *each_layer.each_with_index.drop(1).map { |count, i| line(:"layer_#{i + 1}", "Layer #{i + 1}, one for every two", "#{each_layer[i - 1]} ÷ 2; #{bare(widths[i])} × #{bare(height)} each", count.to_s) },
+          *each_layer.each_with_index.drop(1).map { |count, i|
+            line(:"layer_#{i + 1}",
+              "Layer #{i + 1}, one for every two",
+              "#{each_layer[i - 1]} ÷ 2; #{bare(widths[i])} × #{bare(height)} each",
+              count.to_s)
+          },
           line(:spares, "With spares", "#{in_hundred(spare)} more of each, rounded up", pieces.to_s)
         ]
       end
 
       def findings
-        [*(finding(:note, "guess", "What a cone takes of the form is a guess: roll three, set them side by side, measure, and say so.") unless said?(:base_width)),
-          *(finding(:note, "bare_between", "One layer leaves the form in sight between the cones; a second closes it.", try: {"layers" => 2}) if layers == 1)]
+        [*(unless said?(:base_width)
+             finding(:note, "guess", "What a cone takes of the form is a guess: roll three, set them side by side, " \
+               "measure, and say so.")
+           end),
+          *(if layers == 1
+              finding(:note, "bare_between",
+                "One layer leaves the form in sight between the cones; a second closes it.",
+                try: {"layers" => 2})
+            end)]
       end
 
       def steps
         # A minute and a half a cone, and three to begin (from memory).
-        each_layer.each_with_index.map { |count, i| step("layer#{i + 1}", "Layer #{i + 1}", "Roll each, glue its seam, pinch the foot flat. Set #{count} round#{" in the gaps of the layer below" if i.positive?}.", count:, unit: :cones, lays: :"cones_#{i + 1}", minutes: count * 1.5 + (i.zero? ? 3 : 0)) }
+        each_layer.each_with_index.map { |count, i|
+          step("layer#{i + 1}", "Layer #{i + 1}",
+            "Roll each, glue its seam, pinch the foot flat. Set #{count} " \
+            "round#{" in the gaps of the layer below" if i.positive?}.", count:, unit: :cones, lays: :"cones_#{i + 1}",
+            minutes: count * 1.5 + (i.zero? ? 3 : 0))
+        }
       end
 
       def glue = each_layer.sum * 1.0
 
-      def lies = each_layer.each_with_index.map { |count, i| Place::Loops.cones(form, id:, material:, count:, layer: i, height: height.to_f, mouth: [widths[i].to_f * 0.45, form.outside_run / [count, 1].max * 1.1].min) }
+      def lies = each_layer.each_with_index.map { |count, i|
+        Place::Loops.cones(form, id:, material:, count:, layer: i,
+          height: height.to_f, mouth: [widths[i].to_f * 0.45, form.outside_run / [count, 1].max * 1.1].min)
+      }
     end
   end
 end

@@ -58,7 +58,8 @@ module Lantern
       def needs
         blooming = Place::Need.items(material: material.id, what: :blooms, count: blooms)
         return [blooming] unless grid_material
-        [blooming, Place::Need.pieces(material: grid_material.id, what: :grids, length: up_to_mark(form.opening.height), width: (up_to_mark(form.opening.width) if grid_material.sheets?), count: 1, spread: GRID_SPREAD)]
+        [blooming, Place::Need.pieces(material: grid_material.id, what: :grids, length: up_to_mark(form.opening.height),
+          width: (up_to_mark(form.opening.width) if grid_material.sheets?), count: 1, spread: GRID_SPREAD)]
       end
 
       def length = 0.0
@@ -66,22 +67,27 @@ module Lantern
       def working
         [
           line(:area, "Opening", "inside the inside edge", square_text(area)),
-          line(:most, "At most, packed like honeycomb", "0.9069 × that ÷ (π × #{bare(bloom)}² ÷ 4), rounded down", most.to_s),
+          line(:most, "At most, packed like honeycomb", "0.9069 × that ÷ (π × #{bare(bloom)}² ÷ 4), rounded down",
+            most.to_s),
           line(:blooms, "Whole blooms that stay clear of the edge", "laid out on the drawing", blooms.to_s),
           line(:ties, "Ties to the inside rail", "#{bare(form.inside_run)} ÷ #{bare(TIE_EVERY)}, rounded up", ties.to_s)
         ]
       end
 
-      def findings = [finding(:note, "backing", "The grid wants a backing of the same outline, so that stems do not scratch the door.")]
+      def findings = [finding(:note, "backing",
+        "The grid wants a backing of the same outline, so that stems do not scratch the door.")]
 
       def steps
-        [step("grid", "Tie the grid in", "Cut it to the opening and tie it to the inside edge, #{ties} ties.", count: ties, unit: :ties, move: :tie_on, minutes: ties * 0.6 + 3),
-          step("blooms", "Push the blooms through", "From the edge inwards, each touching its neighbours.", count: blooms, unit: :blooms, minutes: blooms * 0.7)]
+        [step("grid", "Tie the grid in", "Cut it to the opening and tie it to the inside edge, #{ties} ties.",
+          count: ties, unit: :ties, move: :tie_on, minutes: ties * 0.6 + 3),
+          step("blooms", "Push the blooms through", "From the edge inwards, each touching its neighbours.",
+            count: blooms, unit: :blooms, minutes: blooms * 0.7)]
       end
 
       def glue = blooms * 0.25
 
-      def lies = [Place::Lie::Disc.new(layer: id, unit: :blooms, materials: [material], width: bloom.to_f, front: places.map { {points: [_1]} })]
+      def lies = [Place::Lie::Disc.new(layer: id, unit: :blooms, materials: [material], width: bloom.to_f,
+        front: places.map { {points: [_1]} })]
 
       private
 
@@ -93,7 +99,8 @@ module Lantern
           y = top - shift_y + row * rise
           first = left - shift_x + (row.odd? ? radius : 0)
           form.opening.chords(y).flat_map do |from, to|
-            (((from + radius - first) / bloom).ceil..((to - radius - first) / bloom).floor).map { [first + _1 * bloom.to_f, y] }
+            (((from + radius - first) / bloom).ceil..((to - radius - first) / bloom).floor)
+              .map { [first + _1 * bloom.to_f, y] }
           end
         end.select { |x, y| form.opening.clear?(x, y, radius) }
       end

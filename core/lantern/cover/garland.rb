@@ -53,7 +53,8 @@ module Lantern
       # The pitch that whole turns really have.
       def real_pitch = form.run / 2 / turns
 
-      def length_per_turn = measured_turn || Math.hypot(form.girth + (material.diameter ? Math::PI * material.diameter.to_f : 0), real_pitch)
+      def length_per_turn = measured_turn ||
+        Math.hypot(form.girth + (material.diameter ? Math::PI * material.diameter.to_f : 0), real_pitch)
 
       def length = 2 * strands * (turns * length_per_turn + ENDS)
 
@@ -61,20 +62,29 @@ module Lantern
 
       def working
         [
-          line(:turns, "Turns of a strand, each side", "½ × #{bare(form.run)} ÷ #{bare(pitch)}, rounded down", turns.to_s),
+          line(:turns, "Turns of a strand, each side", "½ × #{bare(form.run)} ÷ #{bare(pitch)}, rounded down",
+            turns.to_s),
           line(:pitch, "They then lie apart by", "½ × #{bare(form.run)} ÷ #{turns}", text(real_pitch)),
-          line(:length_per_turn, "One turn", measured_turn ? "by your test piece" : "√(#{bare(form.girth)}² + #{bare(real_pitch)}²)", text(length_per_turn)),
-          line(:length, "All strands, both sides, ends tucked", "2 × #{strands} × (#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)})", long_text(length))
+          line(:length_per_turn, "One turn", measured_turn ? "by your test piece" :
+            "√(#{bare(form.girth)}² + #{bare(real_pitch)}²)", text(length_per_turn)),
+          line(:length, "All strands, both sides, ends tucked",
+            "2 × #{strands} × (#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)})", long_text(length))
         ]
       end
 
       def findings
-        [*(test_piece_finding if test_piece), finding(:note, "shows_form", "The form is meant to show between the strands: paint or cover it first."),
-          *(finding(:note, "covers_all", "Wound this closely it hides the form: a spiral wrap says how it laps.") if real_pitch / strands < width)]
+        [*(test_piece_finding if test_piece),
+          finding(:note, "shows_form", "The form is meant to show between the strands: paint or cover it first."),
+          *(if real_pitch / strands < width
+              finding(:note, "covers_all",
+                "Wound this closely it hides the form: a spiral wrap says how it laps.")
+            end)]
       end
 
       def steps
-        [step("garland", "Wind both sides from the bottom", "Start at the bottom, wind up one side; then the other, mirrored, so that the turns meet at the top.", count: all_turns, unit: :turns, minutes: 3 + all_turns * 0.7)]
+        [step("garland", "Wind both sides from the bottom",
+          "Start at the bottom, wind up one side; then the other, mirrored, so that the turns meet at the top.",
+          count: all_turns, unit: :turns, minutes: 3 + all_turns * 0.7)]
       end
 
       def glue = 2.0 * strands * 2 + all_turns * 0.25

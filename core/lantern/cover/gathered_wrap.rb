@@ -11,7 +11,8 @@ module Lantern
       spread 0.08 # from memory
 
       # Flat width over covered width: between 1.5 and 2.5 (common practice).
-      option :fullness, :number, default: 2.0, least: 1.0, most: 6.0, label: "Fullness", help: "Flat width against the width it covers: 1.5 is easy, 2.5 is full."
+      option :fullness, :number, default: 2.0, least: 1.0, most: 6.0, label: "Fullness",
+        help: "Flat width against the width it covers: 1.5 is easy, 2.5 is full."
 
       # Cloth is usually torn wider for this (from memory).
       def width = strip_width || material.width || Rational(6)

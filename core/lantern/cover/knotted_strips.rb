@@ -16,17 +16,23 @@ module Lantern
       strips_from_cloth most: 60, default_says: "the ribbon’s own, or 1 in from cloth"
       option :rail, :count, most: 8, label: "Rail", default_says: "round the whole band", help: "1 is the innermost."
       option :per_section, :count, most: 500, label: "Strips in a section", default_says: "as many as fit"
-      option :packed_pitch, :length, fine: true, most: 24, label: "A knot takes", default_says: "one and a half bundles, a guess", help: "How much of the rail one knot takes when they are pushed together."
-      option :order, :choice, default: :spread, label: "Colours", choices: {spread: "Spread evenly", alternating: "Alternating", blocks: "In blocks"}
-      option :mix, :list, of: Plan::Field::Count.new(:parts, label: "Parts of a colour", most: 99), most: 24, label: "Parts of each colour",
+      option :packed_pitch, :length, fine: true, most: 24, label: "A knot takes",
+        default_says: "one and a half bundles, a guess",
+        help: "How much of the rail one knot takes when they are pushed together."
+      option :order, :choice, default: :spread, label: "Colours",
+        choices: {spread: "Spread evenly", alternating: "Alternating", blocks: "In blocks"}
+      option :mix, :list, of: Plan::Field::Count.new(:parts, label: "Parts of a colour", most: 99), most: 24,
+        label: "Parts of each colour",
         default_says: "the same of each", help: "2, 1 is twice as many of the first as of the second."
-      option :spare, :number, fine: true, default: 0.05, least: 0.0, most: 1.0, label: "Spare strips", help: "As a share of all."
-      option :test_piece, :record, label: "Test piece", help: "Tie a few, measure, and these replace the guesses.", fields: [
-        Plan::Field::Length.new(:cut, label: "Cut length of the one you tied"),
-        Plan::Field::Length.new(:tails, label: "Its two tails together"),
-        Plan::Field::Count.new(:strips, label: "Strips you tied side by side"),
-        Plan::Field::Length.new(:covers, label: "They cover")
-      ]
+      option :spare, :number, fine: true, default: 0.05, least: 0.0, most: 1.0, label: "Spare strips",
+        help: "As a share of all."
+      option :test_piece, :record, label: "Test piece", help: "Tie a few, measure, and these replace the guesses.",
+        fields: [
+          Plan::Field::Length.new(:cut, label: "Cut length of the one you tied"),
+          Plan::Field::Length.new(:tails, label: "Its two tails together"),
+          Plan::Field::Count.new(:strips, label: "Strips you tied side by side"),
+          Plan::Field::Length.new(:covers, label: "They cover")
+        ]
 
       figure :pieces, :count, "Strips to cut"
       figure :per_section, :count, "Strips in a section"
@@ -48,9 +54,12 @@ module Lantern
         super
         check_rail
         check_test_piece
-        refuse("mix", "#{mix.size} parts for #{materials.size} materials: say one for each.") if mix.any? && mix.size != materials.size
+        if mix.any? && mix.size != materials.size
+          refuse("mix", "#{mix.size} parts for #{materials.size} materials: say one for each.")
+        end
         if strip_width && (narrow = materials.find { _1.width && strip_width > _1.width })
-          refuse("strip_width", "A strip #{text(strip_width)} wide cannot be cut from #{narrow.name}, which is #{text(narrow.width)} wide.")
+          refuse("strip_width",
+            "A strip #{text(strip_width)} wide cannot be cut from #{narrow.name}, which is #{text(narrow.width)} wide.")
         end
         refuse_crowd(pieces, "per_section", "strips")
       end
@@ -85,7 +94,8 @@ module Lantern
       def needs
         materials.zip(shares(pieces)).filter_map do |each, count|
           next if count.zero?
-          pieces_of(:strips, of: (", #{each.name}" unless materials.one?), material: each.id, length: piece_length, count:, width: (width if each.sheets?), grain:)
+          pieces_of(:strips, of: (", #{each.name}" unless materials.one?), material: each.id, length: piece_length,
+            count:, width: (width if each.sheets?), grain:)
         end
       end
 
@@ -93,11 +103,17 @@ module Lantern
 
       def working
         [
-          line(:bundle, "A strip bunched in the knot", measured_take_up ? "as measured" : "√(4 × #{bare(width)} × #{format("%.3f", material.thickness_or_guess)} × 2.5 ÷ π)", text(bundle)),
-          line(:take_up, "Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" : "9 bundles, a guess", text(take_up)),
-          line(:piece_length, "Cut each", "2 × #{bare(tail)} + #{bare(bar_girth)} round + #{bare(take_up)}, up to the mark", text(piece_length)),
+          line(:bundle, "A strip bunched in the knot",
+            measured_take_up ? "as measured" :
+            "√(4 × #{bare(width)} × #{format("%.3f", material.thickness_or_guess)} × 2.5 ÷ π)", text(bundle)),
+          line(:take_up, "Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" :
+            "9 bundles, a guess", text(take_up)),
+          line(:piece_length, "Cut each",
+            "2 × #{bare(tail)} + #{bare(bar_girth)} round + #{bare(take_up)}, up to the mark", text(piece_length)),
           line(:section, "A section", "#{bare(bar_run)} ÷ #{form.sections}", text(bar_run / form.sections)),
-          line(:per_section, "Strips in a section", said?(:per_section) ? "as you said" : "#{bare(bar_run / form.sections)} ÷ #{bare(pitch)}#{" (test piece)" if measured_pitch}, rounded up", per_section.to_s),
+          line(:per_section, "Strips in a section",
+            said?(:per_section) ? "as you said" : "#{bare(bar_run / form.sections)} ÷ " \
+              "#{bare(pitch)}#{" (test piece)" if measured_pitch}, rounded up", per_section.to_s),
           line(:tied, "All sections", "#{form.sections} × #{per_section}", tied.to_s),
           line(:pieces, "With spares", "#{tied} + #{in_hundred(spare)}, rounded up", pieces.to_s)
         ]
@@ -108,7 +124,9 @@ module Lantern
       end
 
       def steps
-        [step("knot", "Knot the strips", "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double knot on the front, tails outward, and push them together.", count: tied, unit: :strips, minutes: tied * 2 / 3.0, pattern: [["in this section", per_section]], rounds: "section")]
+        [step("knot", "Knot the strips", "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double " \
+          "knot on the front, tails outward, and push them together.", count: tied, unit: :strips,
+          minutes: tied * 2 / 3.0, pattern: [["in this section", per_section]], rounds: "section")]
       end
 
       def lies
@@ -140,32 +158,45 @@ module Lantern
 
       def check_rail
         return unless rail
-        refuse("rail", "Only a wire frame has rails; leave the rail out to tie round the whole band.") unless form.base == :wire
+        unless form.base == :wire
+          refuse("rail", "Only a wire frame has rails; leave the rail out to tie round the whole band.")
+        end
         count = form.section.rails.size
         refuse("rail", "This frame has #{count} rails; there is no rail #{rail}.") if rail > count
       end
 
       def check_test_piece
         return unless test_piece
-        refuse("test_piece", "A test piece needs its cut length and its tails, both.") if test_piece[:cut].nil? != test_piece[:tails].nil?
-        refuse("test_piece", "Say how many strips you tied and what they cover, both.") if test_piece[:strips].nil? != test_piece[:covers].nil?
+        if test_piece[:cut].nil? != test_piece[:tails].nil?
+          refuse("test_piece", "A test piece needs its cut length and its tails, both.")
+        end
+        if test_piece[:strips].nil? != test_piece[:covers].nil?
+          refuse("test_piece", "Say how many strips you tied and what they cover, both.")
+        end
         return unless measured_take_up
-        refuse("test_piece.tails", "The tails (#{text(test_piece[:tails])}) and once round (#{text(bar_girth)}) come to more than the strip was cut (#{text(test_piece[:cut])}).") if measured_take_up.negative?
+        if measured_take_up.negative?
+          refuse("test_piece.tails", "The tails (#{text(test_piece[:tails])}) and once round (#{text(bar_girth)}) " \
+            "come to more than the strip was cut (#{text(test_piece[:cut])}).")
+        end
       end
 
       def guessed
         return if measured_take_up && (measured_pitch || packed_pitch || said?(:per_section))
-        finding(:note, "guess", "The knot’s take-up and how closely knots pack are guesses. Tie five, measure, and fill in the test piece before you cut them all.")
+        finding(:note, "guess", "The knot’s take-up and how closely knots pack are guesses. Tie five, measure, and " \
+          "fill in the test piece before you cut them all.")
       end
 
       def shrinks
         return if spare >= 0.02
-        finding(:warn, "no_spares", "No spares: strips shrink as they are tied and one in twenty goes wrong.", try: {"spare" => 0.05})
+        finding(:warn, "no_spares", "No spares: strips shrink as they are tied and one in twenty goes wrong.",
+          try: {"spare" => 0.05})
       end
 
       def loose
         return if pitch * per_section * form.sections >= bar_run * 0.9
-        finding(:warn, "loose_knots", "#{per_section} in a section leaves gaps: #{((bar_run / form.sections) / pitch - 1e-9).ceil} close it.", try: {"per_section" => ((bar_run / form.sections) / pitch - 1e-9).ceil})
+        finding(:warn, "loose_knots", "#{per_section} in a section leaves gaps: " \
+          "#{((bar_run / form.sections) / pitch - 1e-9).ceil} close it.",
+          try: {"per_section" => ((bar_run / form.sections) / pitch - 1e-9).ceil})
       end
     end
   end

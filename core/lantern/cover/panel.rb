@@ -13,7 +13,8 @@ module Lantern
 
       spread 0.03 # from memory
 
-      option :share, :number, default: 1.0, least: 0.05, most: 1.0, label: "Share of the height", help: "From the bottom: 0.75 leaves the top quarter for something else."
+      option :share, :number, default: 1.0, least: 0.05, most: 1.0, label: "Share of the height",
+        help: "From the bottom: 0.75 leaves the top quarter for something else."
       # At least half an inch to glue down (common practice).
       option :tab, :length, default: Rational(1, 2), most: 12, label: "Tab to glue down"
       option :direction, :choice, default: :up, label: "Pattern runs", choices: {up: "Up and down", across: "Across"}
@@ -46,7 +47,8 @@ module Lantern
 
       def needs
         across, along = (direction == :up) ? [width, height] : [height, width]
-        [pieces_of(:panels, material: material.id, length: along, width: across, count: 1, grain: material.directional ? :along : :any, own_cut: true)]
+        [pieces_of(:panels, material: material.id, length: along, width: across, count: 1,
+          grain: material.directional ? :along : :any, own_cut: true)]
       end
 
       def pieces = 1
@@ -55,34 +57,55 @@ module Lantern
 
       def working
         [
-          line(:width, "Wide", "#{bare(covered.width)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(width)),
-          line(:height, "High", "#{bare(covered.height)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(height)),
+          line(:width, "Wide",
+            "#{bare(covered.width)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(width)),
+          line(:height, "High",
+            "#{bare(covered.height)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(height)),
           *(line(:pleats, "Folds at the points", "one for every 30° of turn", pleats.to_s) if pleats.positive?)
         ]
       end
 
       def findings
         [
-          *(finding(:warn, "narrow_tab", "A tab of #{text(tab)} hardly holds: half an inch or more does.", try: {"tab" => "1/2 in"}) if tab < LEAST_TAB),
-          *(finding(:note, "open_behind", "Nothing is behind the cloth over the opening: it wants a board or a tight stretch.") if form.closed? && form.base != :board && share > 0.2),
+          *(if tab < LEAST_TAB
+              finding(:warn, "narrow_tab", "A tab of #{text(tab)} hardly holds: half an inch or more does.",
+                try: {"tab" => "1/2 in"})
+            end),
+          *(if form.closed? && form.base != :board && share > 0.2
+              finding(:note, "open_behind",
+                "Nothing is behind the cloth over the opening: it wants a board or a tight " \
+                "stretch.")
+            end),
           *(finding(:note, "edge_hidden", "The panel’s upper edge shows: hide it under a cord.") if share < 1),
-          *(finding(:note, "pleats", "At the points the cloth lies in #{pleats} small folds: crease them before the glue, all the same way.") if pleats.positive?)
+          *(if pleats.positive?
+              finding(:note, "pleats",
+                "At the points the cloth lies in #{pleats} small folds: crease them before the " \
+                "glue, all the same way.")
+            end)
         ]
       end
 
       def steps
-        [step("cut", "Cut the panel", "#{text(width)} wide, #{text(height)} high, the pattern #{(direction == :up) ? "upright" : "across"}.", move: :cut, minutes: 5),
-          step("stretch", "Stretch and glue it behind", "Fix it at the widest place first, then work down each side, a small section at a time. Trim last.", lays: :panels, minutes: 15 + pleats)]
+        [step("cut", "Cut the panel", "#{text(width)} wide, #{text(height)} high, the pattern " \
+          "#{(direction == :up) ? "upright" : "across"}.", move: :cut, minutes: 5),
+          step("stretch", "Stretch and glue it behind",
+            "Fix it at the widest place first, then work down each side, a small section at a time. Trim last.",
+            lays: :panels, minutes: 15 + pleats)]
       end
 
-      def glue = covered.outlines.sum { |points| (points + [points.first]).each_cons(2).sum { |(ax, ay), (bx, by)| Math.hypot(bx - ax, by - ay) } }
+      def glue = covered.outlines.sum { |points|
+        (points + [points.first]).each_cons(2)
+          .sum { |(ax, ay), (bx, by)| Math.hypot(bx - ax, by - ay) }
+      }
 
-      def lies = [Place::Lie::Panel.new(layer: id, unit: :panels, materials: [material], width: 2.5, front: covered.outlines.map { {points: _1} })]
+      def lies = [Place::Lie::Panel.new(layer: id, unit: :panels, materials: [material], width: 2.5,
+        front: covered.outlines.map { {points: _1} })]
 
       def templates
         whole = Form::Silhouette.of(form, form.half_face + form.section.depth + tab.to_f)
         outlines = (share < 1) ? Form::Silhouette.new(whole.outlines).below(top - tab.to_f) : whole.outlines
-        [Place::Template.new(name: "panel", title: "Panel", says: "The cloth, with what goes round the edge and the tab.", outlines:)]
+        [Place::Template.new(name: "panel", title: "Panel",
+          says: "The cloth, with what goes round the edge and the tab.", outlines:)]
       end
     end
   end

@@ -15,7 +15,8 @@ module Lantern
 
       # Three folds of five inches, three strips to a section (common practice).
       option :folds, :count, default: 3, most: 12, label: "Loops to a strip"
-      option :fold_size, :length, default: Rational(5), most: 40, label: "Size of a loop", help: "Laid flat, from fold to fold."
+      option :fold_size, :length, default: Rational(5), most: 40, label: "Size of a loop",
+        help: "Laid flat, from fold to fold."
       option :per_section, :count, default: 3, most: 60, label: "Strips in a section"
       strips_from_cloth most: 60, default_says: "the ribbon’s own, or 2 1/2 in from cloth"
       option :ties, :reference, fine: true, kinds: %i[tie wire], label: "Tied with", default_says: "ties you have"
@@ -53,7 +54,10 @@ module Lantern
 
       def needs
         strips = shared(pieces).zip(materials).filter_map do |count, each|
-          pieces_of(:strips, of: (", #{each.name}" unless materials.one?), material: each.id, length: piece_length, count:, width: (width if each.sheets?), grain:) if count.positive?
+          if count.positive?
+            pieces_of(:strips, of: (", #{each.name}" unless materials.one?), material: each.id, length: piece_length,
+              count:, width: (width if each.sheets?), grain:)
+          end
         end
         tied_with&.counted? ? [*strips, Place::Need.items(material: tied_with.id, what: :ties, count: pieces)] : strips
       end
@@ -62,7 +66,8 @@ module Lantern
 
       def working
         [
-          line(:piece_length, "Cut each", "2 × #{folds} × #{bare(fold_size)} + #{bare(ENDS)}, up to the mark", text(piece_length)),
+          line(:piece_length, "Cut each", "2 × #{folds} × #{bare(fold_size)} + #{bare(ENDS)}, up to the mark",
+            text(piece_length)),
           line(:pieces, "All sections", "#{form.sections} × #{per_section}", pieces.to_s),
           line(:length, "In all", "#{pieces} × #{bare(piece_length)}", long_text(pieces * piece_length)),
           line(:ties, "Ties", "one a strip", pieces.to_s)
@@ -71,23 +76,34 @@ module Lantern
 
       def findings
         [
-          *(finding(:warn, "loops_and_spaces", "#{folds} loops to a strip, but #{Measure::Words.count(spaces, "space")} between the rails: one loop belongs in each.", try: {"folds" => spaces}) if folds != spaces),
-          *(finding(:note, "unwired", "Unwired ribbon does not hold loops of #{text(fold_size)}; wired ribbon does.") if materials.any? { _1.kind == :ribbon && !_1.wired } && fold_size > 3)
+          *(if folds != spaces
+              finding(:warn, "loops_and_spaces", "#{folds} loops to a strip, but " \
+                "#{Measure::Words.count(spaces, "space")} between the rails: one loop belongs in each.",
+                try: {"folds" => spaces})
+            end),
+          *(if materials.any? { _1.kind == :ribbon && !_1.wired } && fold_size > 3
+              finding(:note, "unwired", "Unwired ribbon does not hold loops of #{text(fold_size)}; wired ribbon " \
+                "does.")
+            end)
         ]
       end
 
       def steps
-        [step("fold", "Fold and push", "Fold each strip into #{folds} loops of #{text(fold_size)}, push it through from the back, one loop in each space, and cinch it behind with a tie.", count: pieces, unit: :strips, lays: :loops, minutes: 2 + pieces * 1.5)]
+        [step("fold", "Fold and push", "Fold each strip into #{folds} loops of #{text(fold_size)}, push it through " \
+          "from the back, one loop in each space, and cinch it behind with a tie.", count: pieces, unit: :strips,
+          lays: :loops, minutes: 2 + pieces * 1.5)]
       end
 
-      def lies = [Place::Loops.pushed(form, id:, materials:, order: colours, loops: folds, size: fold_size.to_f, width: width.to_f)]
+      def lies = [Place::Loops.pushed(form, id:, materials:, order: colours, loops: folds, size: fold_size.to_f,
+        width: width.to_f)]
 
       def colours = Measure::Spreading.alternating(shared(pieces))
 
       private
 
       # Patterns in rotation.
-      def shared(total) = materials.each_index.map { |i| total / materials.size + ((i < total % materials.size) ? 1 : 0) }
+      def shared(total) =
+        materials.each_index.map { |i| total / materials.size + ((i < total % materials.size) ? 1 : 0) }
     end
   end
 end

@@ -35,12 +35,16 @@ module Lantern
       def width = material.diameter || strip_width || material.width || Rational(1)
 
       # The ribs that get a strip, from the middle outwards.
-      def covered = @covered ||= form.ribs.each_with_index.sort_by { |_, i| [(2 * i - form.ribs.size + 1).abs, i] }.first(count).sort_by(&:last).map(&:first)
+      def covered = @covered ||= form.ribs.each_with_index.sort_by { |_, i| [(2 * i - form.ribs.size + 1).abs, i] }
+        .first(count).sort_by(&:last).map(&:first)
 
       def lengths = covered.map { up_to_mark(_1.length + 2 * TUCK) }
 
       def needs
-        lengths.tally.map { |length, alike| Place::Need.pieces(material: material.id, what: "strips", length:, count: alike, width: (width if material.sheets?), grain:, spread: self.class.spread) }
+        lengths.tally.map { |length, alike|
+          Place::Need.pieces(material: material.id, what: "strips", length:,
+            count: alike, width: (width if material.sheets?), grain:, spread: self.class.spread)
+        }
       end
 
       def length = lengths.sum
@@ -48,18 +52,26 @@ module Lantern
       def piece_length = lengths.max
 
       def working
-        covered.each_with_index.map { |rib, i| line(:"rib_#{i + 1}", "Rib #{i + 1}", "#{bare(rib.length)} + 2 × #{bare(TUCK)}, up to the mark", text(lengths[i])) } + [line(:length, "All", Place::Unit.fetch(:strips).says(count), long_text(lengths.sum))]
+        covered.each_with_index.map { |rib, i|
+          line(:"rib_#{i + 1}", "Rib #{i + 1}",
+            "#{bare(rib.length)} + 2 × #{bare(TUCK)}, up to the mark", text(lengths[i]))
+        } +
+          [line(:length, "All", Place::Unit.fetch(:strips).says(count), long_text(lengths.sum))]
       end
 
       def findings
-        (material.kind == :ribbon && !material.wired) ? [finding(:note, "hug_curves", "Ribbon woven hollow, or cut on the bias, hugs a rib’s curve; a stiff one stands off.")] : []
+        (material.kind == :ribbon && !material.wired) ?
+          [finding(:note, "hug_curves",
+            "Ribbon woven hollow, or cut on the bias, hugs a rib’s curve; a stiff one stands off.")] : []
       end
 
-      def steps = [step("ribs", "Glue a strip along each rib", "From one end to the other, both ends tucked under.", count:, unit: :ribs, lays: :strips, minutes: 1 + count * 2.0)]
+      def steps = [step("ribs", "Glue a strip along each rib", "From one end to the other, both ends tucked under.",
+        count:, unit: :ribs, lays: :strips, minutes: 1 + count * 2.0)]
 
       def glue = lengths.sum.to_f
 
-      def lies = [Place::Lie::Line.new(layer: id, unit: :strips, materials: [material], width: width.to_f, front: covered.map { {points: _1.path.trace(0.0, step: _1.length / 24)} })]
+      def lies = [Place::Lie::Line.new(layer: id, unit: :strips, materials: [material], width: width.to_f,
+        front: covered.map { {points: _1.path.trace(0.0, step: _1.length / 24)} })]
     end
   end
 end

@@ -87,12 +87,14 @@ module Lantern
       def findings = [*coil_findings, *form_shows, *crowded_fillers]
 
       def steps
-        winding = step("coil", "Coil the cord, #{(school == :tight_inside) ? "tight on the inside edge" : "spread evenly"}",
+        winding = step("coil",
+          "Coil the cord, #{(school == :tight_inside) ? "tight on the inside edge" : "spread evenly"}",
           "#{starting} Push the coils together, then a tack of glue behind every few coils.",
           count: turns, unit: :coils, minutes: coil_minutes)
         return [winding] if fillers.zero?
         # A little more than half a minute a filler (from memory).
-        filling = step("fill", "Push in the fillers", "One every #{coils_between_fillers} coils, never two side by side. " \
+        filling = step("fill", "Push in the fillers",
+          "One every #{coils_between_fillers} coils, never two side by side. " \
           "Over the outside edge, both ends tucked and glued behind.",
           count: fillers, unit: :fillers, move: :filler, minutes: fillers * 0.6)
         [winding, filling]

@@ -77,7 +77,8 @@ module Lantern
             "#{fitting} coils fit; #{repeats} × #{repeat}", "#{turns} coils"),
           line(:ease, "Each coil eased apart", "#{bare(form.crowded_run)} ÷ (#{turns} × #{bare(lying)}) − 1",
             "#{ease.round(1)} in 100"),
-          line(:ribbon_length, "Ribbon", "#{bare(form.run)} + #{in_hundred(take_up)} + 2 × #{bare(1)}", text(ribbon_length))
+          line(:ribbon_length, "Ribbon", "#{bare(form.run)} + #{in_hundred(take_up)} + 2 × #{bare(1)}",
+            text(ribbon_length))
         ]
       end
 
@@ -124,7 +125,8 @@ module Lantern
           [easing(over, under).round(6), (over - self.over).abs + (under - self.under).abs]
         end
         return if a.nil? || easing(a, b) > ease - 0.5
-        finding(:note, "closes_better", "#{over} over and #{under} under leaves each coil eased by #{ease.round(1)} in " \
+        finding(:note, "closes_better",
+          "#{over} over and #{under} under leaves each coil eased by #{ease.round(1)} in " \
           "100. #{a} over and #{b} under closes with #{easing(a, b).round(1)}.", try: {"over" => a, "under" => b})
       end
 

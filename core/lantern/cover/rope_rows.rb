@@ -12,8 +12,10 @@ module Lantern
 
       spread 0.04 # from memory
 
-      option :start, :length, zero: true, label: "Begin below the top", default_says: "the top, or the bottom when the rows end at the top"
-      option :stop, :length, zero: true, label: "End below the top", default_says: "the bottom", help: "The rows fill the stretch between; 0 is the very top."
+      option :start, :length, zero: true, label: "Begin below the top",
+        default_says: "the top, or the bottom when the rows end at the top"
+      option :stop, :length, zero: true, label: "End below the top", default_says: "the bottom",
+        help: "The rows fill the stretch between; 0 is the very top."
       option :round_back, :switch, default: false, label: "Round the back as well"
 
       figure :rows, :count, "Rows", from: :row_count
@@ -27,17 +29,23 @@ module Lantern
       def check
         super
         high = form.silhouette.height
-        refuse("start", "The rows begin at #{text(start)}, below the form, which is #{text(high)} high.") if start >= high
+        if start >= high
+          refuse("start", "The rows begin at #{text(start)}, below the form, which is #{text(high)} high.")
+        end
         refuse("stop", "The form is #{text(high)} high; rows cannot end at #{text(stop)}.") if stop > high + 1e-6
-        refuse("stop", "The rows begin and end at the same height, #{text(start)} below the top.") if (stop - start).abs < 1e-9
+        if (stop - start).abs < 1e-9
+          refuse("stop", "The rows begin and end at the same height, #{text(start)} below the top.")
+        end
         refuse_crowd(row_count, "material", "rows")
-        refuse("stop", "Between #{text(start)} and #{text(stop)} not one row of #{text(diameter)} finds room.") if rows.empty?
+        if rows.empty?
+          refuse("stop", "Between #{text(start)} and #{text(stop)} not one row of #{text(diameter)} finds room.")
+        end
       end
 
       def diameter = material.diameter.to_f
 
       # Below the top; rows that end at the very top begin at the bottom.
-      def start = super&.to_f || (said?(:stop) && @said.options[:stop].zero? ? form.silhouette.height : 0.0)
+      def start = super&.to_f || ((said?(:stop) && @said.options[:stop].zero?) ? form.silhouette.height : 0.0)
 
       def stop = super&.to_f || form.silhouette.height
 
@@ -72,30 +80,48 @@ module Lantern
         widest, narrowest = rows.max_by(&:length), rows.min_by(&:length)
         more = round_back ? "twice, and twice the thickness" : "and 2 × #{bare(PAST)}"
         [
-          line(:rows, "Rows", "(#{stretch.reverse.map { bare(_1) }.join(" − ")}) ÷ #{bare(diameter)}, where the shape is wide enough", row_count.to_s),
-          line(:longest, "The longest, #{text(widest.level)} below the top", "as wide as the shape there, #{more}", text(widest.length)),
-          line(:shortest, "The shortest, #{text(narrowest.level)} below the top", "as wide as the shape there, #{more}", text(narrowest.length)),
+          line(:rows, "Rows", "(#{stretch.reverse.map { bare(_1) }.join(" − ")}) ÷ #{bare(diameter)}, where the " \
+            "shape is wide enough", row_count.to_s),
+          line(:longest, "The longest, #{text(widest.level)} below the top", "as wide as the shape there, #{more}",
+            text(widest.length)),
+          line(:shortest, "The shortest, #{text(narrowest.level)} below the top", "as wide as the shape there, #{more}",
+            text(narrowest.length)),
           line(:length, "All rows", "the sum of all #{row_count}", long_text(length))
         ]
       end
 
       def findings
         [
-          *(finding(:note, "slides", "On a taper rope slides towards the narrow end: tack each row in several places.") if longest_row - rows.map(&:length).min > diameter),
-          *(finding(:note, "hard_to_hold", "Rows round the back are hard to hold while the glue sets; ending at the sides is easier.", try: {"round_back" => false}) if round_back)
+          *(if longest_row - rows.map(&:length).min > diameter
+              finding(:note, "slides", "On a taper rope slides towards the narrow end: tack each row in several " \
+                "places.")
+            end),
+          *(if round_back
+              finding(:note, "hard_to_hold",
+                "Rows round the back are hard to hold while the glue sets; ending at the " \
+                "sides is easier.", try: {"round_back" => false})
+            end)
         ]
       end
 
       def steps
-        [step("rows", "Lay the rows", "From the widest place, up and down. Tack each in several places; twist the last end with glue and push it into the hole left.", count: row_count, unit: :rows, minutes: 2 + row_count * 1.2)]
+        [step("rows", "Lay the rows", "From the widest place, up and down. Tack each in several places; twist the " \
+          "last end with glue and push it into the hole left.", count: row_count, unit: :rows,
+          minutes: 2 + row_count * 1.2)]
       end
 
       def glue = row_count * 2.0
 
       def lies
         top = form.silhouette.box[1]
-        items = rows.flat_map { |row| row.chords.map { |from, to| {points: [[from, top + row.level], [to, top + row.level]]} } }
-        [Place::Lie::Cord.new(layer: id, unit: :rows, materials: [material], width: diameter, reach: diameter / 2, front: items, back: round_back ? items : [])]
+        items = rows.flat_map { |row|
+          row.chords.map { |from, to|
+            {points: [[from, top + row.level],
+              [to, top + row.level]]}
+          }
+        }
+        [Place::Lie::Cord.new(layer: id, unit: :rows, materials: [material], width: diameter, reach: diameter / 2,
+          front: items, back: round_back ? items : [])]
       end
 
       private

@@ -14,12 +14,13 @@ module Lantern
 
       option :count, :count, most: 500, label: "How many", default_says: "twelve, or as many as the spacing fits"
       option :spacing, :length, most: 240, label: "From one to the next"
-      option :recipe, :list, most: 12, label: "What one of them is made of", default_says: "one piece of 18 in", of: Plan::Field::Record.new(:part, label: "A part", fields: [
-        Plan::Field::Reference.new(:material, kinds: %i[ribbon mesh rope fabric wire tie piece], label: "Material"),
-        Plan::Field::Length.new(:length, label: "Length"),
-        Plan::Field::Length.new(:width, most: 120, label: "Width"),
-        Plan::Field::Count.new(:count, default: 1, most: 60, label: "How many")
-      ])
+      option :recipe, :list, most: 12, label: "What one of them is made of", default_says: "one piece of 18 in",
+        of: Plan::Field::Record.new(:part, label: "A part", fields: [
+          Plan::Field::Reference.new(:material, kinds: %i[ribbon mesh rope fabric wire tie piece], label: "Material"),
+          Plan::Field::Length.new(:length, label: "Length"),
+          Plan::Field::Length.new(:width, most: 120, label: "Width"),
+          Plan::Field::Count.new(:count, default: 1, most: 60, label: "How many")
+        ])
 
       figure :pieces, :count, "Parts in all"
       figure :repeats, :count, "Pieces to make", from: :count
@@ -35,11 +36,15 @@ module Lantern
       def check
         super
         refuse("spacing", "Say how many, or how far apart; not both.") if said?(:count) && spacing
-        refuse("spacing", "At #{text(spacing)} apart not one fits on #{text(form.run)}.") if spacing && spacing > form.run
+        if spacing && spacing > form.run
+          refuse("spacing", "At #{text(spacing)} apart not one fits on #{text(form.run)}.")
+        end
         refuse_crowd(count, "count", "pieces")
         recipe.each_with_index do |part, i|
           other(part[:material], %i[ribbon mesh rope fabric wire tie piece], "recipe.#{i}.material") if part[:material]
-          refuse("recipe.#{i}.length", "A part that is cut needs a length.") unless part[:length] || material_of(part).counted?
+          unless part[:length] || material_of(part).counted?
+            refuse("recipe.#{i}.length", "A part that is cut needs a length.")
+          end
         end
       end
 
@@ -55,8 +60,12 @@ module Lantern
       def needs
         parts.map do |part|
           from = material_of(part)
-          next Place::Need.items(material: from.id, what: :pieces, of: ", #{from.name}", count: part[:count] * count) if from.counted?
-          pieces_of(:pieces, of: (", #{from.name}" unless parts.one?), material: from.id, length: up_to_mark(part[:length]), count: part[:count] * count, width: (part[:width] || from.width || Rational(2) if from.sheets?))
+          if from.counted?
+            next Place::Need.items(material: from.id, what: :pieces, of: ", #{from.name}", count: part[:count] * count)
+          end
+          pieces_of(:pieces, of: (", #{from.name}" unless parts.one?), material: from.id,
+            length: up_to_mark(part[:length]), count: part[:count] * count,
+            width: (part[:width] || from.width || Rational(2) if from.sheets?))
         end
       end
 
@@ -70,26 +79,34 @@ module Lantern
         [
           line(:count, "How many", how_many, count.to_s),
           line(:pitch, "From one to the next", "#{bare(form.run)} ÷ #{count}", text(pitch)),
-          *needs.each_with_index.map { |need, i| line(:"part_#{i + 1}", Measure::Words.sentence(need.what), "#{count} × #{need.count / count}#{" of #{bare(need.length)}" unless need.items?}", need.count.to_s) }
+          *needs.each_with_index.map { |need, i|
+            line(:"part_#{i + 1}", Measure::Words.sentence(need.what),
+              "#{count} × #{need.count / count}#{" of #{bare(need.length)}" unless need.items?}", need.count.to_s)
+          }
         ]
       end
 
       def findings
         size = parts.filter_map { _1[:length] }.max&./(3)
         return [] unless size && size < pitch * 0.6
-        [finding(:note, "far_apart", "At #{text(pitch)} apart the form shows between them: #{(form.run / size).floor} would touch.", try: {"count" => (form.run / size).floor.clamp(1, 500)})]
+        [finding(:note, "far_apart", "At #{text(pitch)} apart the form shows between them: " \
+          "#{(form.run / size).floor} would touch.", try: {"count" => (form.run / size).floor.clamp(1, 500)})]
       end
 
       def steps
-        [step("make", "Make them all first", "One, to try; then the rest like it.", count:, unit: :pieces, move: :zigzag, minutes: 2 + count * 2.0),
-          step("fix", "Fix them round the form", "Evenly, #{text(pitch)} from one to the next. Quarter the form first, then fill each quarter.", count:, unit: :pieces, lays: :loops_1, minutes: count * 1.0)]
+        [step("make", "Make them all first", "One, to try; then the rest like it.", count:, unit: :pieces,
+          move: :zigzag, minutes: 2 + count * 2.0),
+          step("fix", "Fix them round the form", "Evenly, #{text(pitch)} from one to the next. Quarter the form " \
+            "first, then fill each quarter.", count:, unit: :pieces, lays: :loops_1, minutes: count * 1.0)]
       end
 
       def glue = count * 1.0
 
       def lies
         parts.each_with_index.reject { |part, _| material_of(part).counted? }.flat_map do |part, i|
-          Place::Loops.row(form, id:, material: material_of(part), count:, each: part[:count], length: part[:length].to_f, width: (part[:width] || material_of(part).width || material_of(part).diameter || 1).to_f, place: i)
+          Place::Loops.row(form, id:, material: material_of(part), count:, each: part[:count],
+            length: part[:length].to_f,
+            width: (part[:width] || material_of(part).width || material_of(part).diameter || 1).to_f, place: i)
         end
       end
 

@@ -25,7 +25,8 @@ module Lantern
 
       # Each round lies its own thickness farther out.
       # Source: parallel curves (Steiner).
-      def round_length(round) = form.closed? ? form.outside_run + 2 * Math::PI * thick * (round + 0.5) : form.outside_run
+      def round_length(round) = form.closed? ? form.outside_run + 2 * Math::PI * thick * (round + 0.5) :
+        form.outside_run
 
       def length = (0...rounds).sum { round_length(_1) + JOIN }
 
@@ -33,12 +34,15 @@ module Lantern
 
       def working
         [line(:round, "Along the seam", "the outside edge, and the cord’s own thickness", text(round_length(0))),
-          line(:length, "All rounds, each with its join", "#{Place::Unit.fetch(:rounds).says(rounds)}, 1 to join each", text(length))]
+          line(:length, "All rounds, each with its join", "#{Place::Unit.fetch(:rounds).says(rounds)}, 1 to join each",
+            text(length))]
       end
 
       def findings = []
 
-      def steps = [step("seam", "Lay the cord along the seam", "A short run of glue at a time; the ends meet behind, at the bottom.", count: rounds, unit: :rounds, minutes: 1 + length / 12)]
+      def steps = [step("seam", "Lay the cord along the seam",
+        "A short run of glue at a time; the ends meet behind, at the bottom.", count: rounds, unit: :rounds,
+        minutes: 1 + length / 12)]
 
       # The line beside a strand, closed where the strand is.
       def seam(strand, across)
@@ -52,8 +56,10 @@ module Lantern
       def glue = rounds * form.run
 
       def lies
-        items = (0...rounds).to_a.product(form.path.strands).map { |round, strand| {points: seam(strand, form.half_face + thick * (round + 0.5))} }
-        [Place::Lie::Line.new(layer: id, unit: :rounds, materials: [material], width: (material.diameter || material.width).to_f, reach: thick * rounds, front: items, back: items)]
+        items = (0...rounds).to_a.product(form.path.strands)
+          .map { |round, strand| {points: seam(strand, form.half_face + thick * (round + 0.5))} }
+        [Place::Lie::Line.new(layer: id, unit: :rounds, materials: [material],
+          width: (material.diameter || material.width).to_f, reach: thick * rounds, front: items, back: items)]
       end
     end
   end

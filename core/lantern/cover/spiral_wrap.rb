@@ -16,13 +16,16 @@ module Lantern
 
       spread 0.06 # from memory
 
-      option :lap, :length, zero: true, most: 48, label: "Lap at the wide edge", default_says: "a sixth of the strip's width",
+      option :lap, :length, zero: true, most: 48, label: "Lap at the wide edge",
+        default_says: "a sixth of the strip's width",
         help: "How much a turn covers of the turn before it, where it is least."
-      option :pieces, :choice, default: :continuous, label: "Lengths", choices: {continuous: "One long length", short: "Short strips"},
+      option :pieces, :choice, default: :continuous, label: "Lengths",
+        choices: {continuous: "One long length", short: "Short strips"},
         help: "Short strips lie flatter on a tight curve; their joins are hidden behind."
       tested_by "Wind a few turns, measure, and these replace the sum."
       strips_from_cloth most: 120, default_says: "the ribbon's own, or 2 in from cloth"
-      option :strip_length, :length, fine: true, label: "Strip length", default_says: "the sheet's length, or one turn for short strips"
+      option :strip_length, :length, fine: true, label: "Strip length",
+        default_says: "the sheet's length, or one turn for short strips"
 
       figure :turns, :count, "Turns"
       figure :pitch, :length, "From turn to turn"
@@ -47,15 +50,19 @@ module Lantern
         super
         check_test_piece
         if strip_width && material.width && strip_width > material.width
-          refuse("strip_width", "A strip #{text(strip_width)} wide cannot be cut from #{material.name}, which is #{text(material.width)} wide.")
+          refuse("strip_width", "A strip #{text(strip_width)} wide cannot be cut from #{material.name}, which is " \
+            "#{text(material.width)} wide.")
         end
         refuse("lap", "A lap of #{text(lap)} leaves nothing of a strip #{text(lying)} wide.") if lap >= lying
         if covering_width >= form.girth
           refuse(strip_width ? "strip_width" : "material",
-            "A strip #{text(lying)} wide is too wide to spiral round a band that is #{text(form.girth)} around; anything narrower than #{text(form.girth + lap.to_f)} winds, and up to #{text(form.girth / 3)} lies well.")
+            "A strip #{text(lying)} wide is too wide to spiral round a band that is #{text(form.girth)} around; " \
+            "anything narrower than #{text(form.girth + lap.to_f)} winds, and up to #{text(form.girth / 3)} lies well.")
         end
         refuse_crowd(turns, "strip_width", "turns")
-        refuse("strip_length", "A strip of #{text(strip_length)} is used up by its own join.") if strip_length && strip_length <= JOIN
+        if strip_length && strip_length <= JOIN
+          refuse("strip_length", "A strip of #{text(strip_length)} is used up by its own join.")
+        end
         refuse_crowd(strips, "strip_length", "strips") if cut_strips?
       end
 
@@ -67,7 +74,8 @@ module Lantern
 
       def lap = super || lying / 6
 
-      def turns = @turns ||= (measured_advance ? form.crowded_run / measured_advance - 1e-9 : form.wide_run / pitch_for(covering_width) - 1e-9).ceil.clamp(1, nil)
+      def turns = @turns ||= (measured_advance ? form.crowded_run / measured_advance - 1e-9 : form.wide_run /
+        pitch_for(covering_width) - 1e-9).ceil.clamp(1, nil)
 
       # How far a turn advances along the middle of the band.
       def pitch = form.run / turns
@@ -84,8 +92,11 @@ module Lantern
       def length = wrap + 2 * FOLD
 
       def needs
-        return [run(material: material.id, what: "wrap", length:, join: JOIN, least: length_per_turn)] unless cut_strips?
-        [pieces_of(:strips, material: material.id, length: cut_length, count: strips, width: (width if material.sheets?), grain:)]
+        unless cut_strips?
+          return [run(material: material.id, what: "wrap", length:, join: JOIN, least: length_per_turn)]
+        end
+        [pieces_of(:strips, material: material.id, length: cut_length, count: strips,
+          width: (width if material.sheets?), grain:)]
       end
 
       def lap_wide = lap_at(form.wide_run)
@@ -106,12 +117,21 @@ module Lantern
           *lying_working,
           line(:covering_width, "The strip, less the lap", "#{bare(lying)} − #{bare(lap)}", text(covering_width)),
           line(:girth, "Once round the band", "girth", text(form.girth)),
-          line(:pitch, "A turn then advances", "#{bare(covering_width)} × #{bare(form.girth)} ÷ √(#{bare(form.girth)}² − #{bare(covering_width)}²)", text(pitch_for(covering_width))),
-          measured_advance ? line(:turns, "Turns, by your test piece", "#{bare(form.crowded_run)} ÷ #{bare(measured_advance)}, rounded up", turns.to_s) : line(:turns, "Turns along the wide edge", "#{bare(form.wide_run)} ÷ #{bare(pitch_for(covering_width))}, rounded up", turns.to_s),
-          line(:length_per_turn, "One turn, on the slant and round the curve", measured_turn ? "by your test piece" : "once round the section", text(length_per_turn)),
+          line(:pitch, "A turn then advances", "#{bare(covering_width)} × #{bare(form.girth)} ÷ " \
+            "√(#{bare(form.girth)}² − #{bare(covering_width)}²)", text(pitch_for(covering_width))),
+          measured_advance ? line(:turns, "Turns, by your test piece",
+            "#{bare(form.crowded_run)} ÷ #{bare(measured_advance)}, rounded up", turns.to_s) :
+            line(:turns, "Turns along the wide edge",
+              "#{bare(form.wide_run)} ÷ #{bare(pitch_for(covering_width))}, rounded up", turns.to_s),
+          line(:length_per_turn, "One turn, on the slant and round the curve",
+            measured_turn ? "by your test piece" : "once round the section", text(length_per_turn)),
           line(:wrap, "All turns", "#{turns} × #{bare(length_per_turn)}", long_text(wrap)),
           line(:ends, "Both ends folded under", "2 × #{bare(FOLD)}", text(2 * FOLD)),
-          *(line(:strips, "Strips, each join lapping #{text(JOIN)}", "#{long_text(length)} from lengths of #{bare(cut_length)}, #{text(left_of_last)} left of the last", strips.to_s) if cut_strips?)
+          *(if cut_strips?
+              line(:strips, "Strips, each join lapping #{text(JOIN)}",
+                "#{long_text(length)} from lengths of #{bare(cut_length)}, #{text(left_of_last)} left of the last",
+                strips.to_s)
+            end)
         ]
       end
 
@@ -121,7 +141,8 @@ module Lantern
 
       def steps
         [
-          step("test", "Wind one turn to try it", "Start at the back#{" on a crossbar" if form.base == :wire}. One turn takes about #{text(length_per_turn)} and moves on #{text(pitch)}.", minutes: 2),
+          step("test", "Wind one turn to try it", "Start at the back#{" on a crossbar" if form.base == :wire}. One " \
+            "turn takes about #{text(length_per_turn)} and moves on #{text(pitch)}.", minutes: 2),
           step("wind", *winding, count: turns, unit: :turns, minutes: winding_minutes),
           step("end", "Finish at the back", "Fold the last inch under and glue it behind.", minutes: 2)
         ]
@@ -134,9 +155,15 @@ module Lantern
       # @return [(String, String)]
       def winding
         lapping = "lap each turn by #{text(lap_wide)} at the outside edge"
-        return ["Wind the strip", "Fold the end under, glue it behind, and #{lapping}. Tack every few turns."] unless cut_strips?
-        return ["Wind the strips, a turn each", "Glue a strip’s end behind, once round, its other end glued on it behind; the next beside it. #{Measure::Words.sentence(lapping)}."] if pieces == :short
-        ["Wind the strips, one after another", "Fold the first end under, glue it behind, and #{lapping}. Where a strip ends, glue the next on it behind, lapping #{text(JOIN)}."]
+        unless cut_strips?
+          return ["Wind the strip", "Fold the end under, glue it behind, and #{lapping}. Tack every few turns."]
+        end
+        if pieces == :short
+          return ["Wind the strips, a turn each", "Glue a strip’s end behind, once round, its other end glued on it " \
+            "behind; the next beside it. #{Measure::Words.sentence(lapping)}."]
+        end
+        ["Wind the strips, one after another", "Fold the first end under, glue it behind, and #{lapping}. Where a " \
+          "strip ends, glue the next on it behind, lapping #{text(JOIN)}."]
       end
 
       def glue = turns / 3 * 0.5 + 2.0
@@ -165,7 +192,8 @@ module Lantern
       def mean_stretch(turns = self.turns)
         along = form.run / turns
         form.path.pieces.sum { |piece|
-          piece.length / form.path.length * form.section.mean { |x| Math.sqrt(1 + ((1 + piece.curvature * x) * along / form.girth)**2) }
+          piece.length / form.path.length *
+            form.section.mean { |x| Math.sqrt(1 + ((1 + piece.curvature * x) * along / form.girth)**2) }
         }
       end
 
@@ -190,31 +218,37 @@ module Lantern
       def thin_lap
         lap = lap_at(form.wide_run)
         return if lap >= LEAST_LAP.to_f - 1e-9
-        finding(:warn, "thin_lap", "At the outside edge a turn laps the last by only #{text([lap, 0].max)}; it will gape when the strip moves. An eighth of an inch or more holds.",
+        finding(:warn, "thin_lap", "At the outside edge a turn laps the last by only #{text([lap, 0].max)}; it will " \
+          "gape when the strip moves. An eighth of an inch or more holds.",
           at: "outside", try: {"lap" => "1/4 in"})
       end
 
       def bulky_inside
         share = lap_at(form.crowded_run) / lying
         return if share <= CROWDED_SHARE
-        finding(:warn, "bulky_inside", "At the inside edge each turn lies #{(share * 100).round} hundredths over the last: bulky, and it pinches. A narrower strip, or strips cut on the bias, lie better.", at: "inside")
+        finding(:warn, "bulky_inside", "At the inside edge each turn lies #{(share * 100).round} hundredths over the " \
+          "last: bulky, and it pinches. A narrower strip, or strips cut on the bias, lie better.", at: "inside")
       end
 
       def too_wide
         inside = form.closed? ? form.tightest_inside_radius / 4 : Float::INFINITY
-        limit, why = [[form.girth / 3, "a third of the way round the band"], [inside, "a quarter of the inside edge's radius"]].min_by(&:first)
+        limit, why = [[form.girth / 3, "a third of the way round the band"],
+          [inside, "a quarter of the inside edge's radius"]].min_by(&:first)
         return if lying <= limit
-        finding(:note, "puckers", "#{text(lying)} is wide for this form: past #{why}, #{text(limit)}, a strip puckers on the inside.", at: "inside")
+        finding(:note, "puckers", "#{text(lying)} is wide for this form: past #{why}, #{text(limit)}, a strip " \
+          "puckers on the inside.", at: "inside")
       end
 
       def sheer_over_form
         return unless material.sheer
-        finding(:note, "shows_through", "#{material.name} is sheer: the form shows through. Paint it or wrap it first in the same colour.")
+        finding(:note, "shows_through",
+          "#{material.name} is sheer: the form shows through. Paint it or wrap it first in the same colour.")
       end
 
       def twisting
         return unless pieces == :continuous && material.kind == :ribbon && form.path.tightest_radius < 5 * lying
-        finding(:note, "twists", "One long ribbon twists sideways round a curve this tight. Short strips, one turn each, stay flat.", try: {"pieces" => "short"})
+        finding(:note, "twists", "One long ribbon twists sideways round a curve this tight. Short strips, one turn " \
+          "each, stay flat.", try: {"pieces" => "short"})
       end
     end
   end

@@ -17,7 +17,8 @@ module Lantern
       option :end_diameter, :length, most: 24, label: "Thickness at the end", default_says: "as at the foot"
       option :tendrils, :count, least: 0, default: 0, most: 60, label: "Tendrils"
       option :tendril_turns, :count, fine: true, default: 8, most: 60, label: "Turns of a tendril"
-      option :pen, :length, fine: true, default: Rational(3, 8), most: 6, label: "Wound on a pen", help: "How thick the pen is."
+      option :pen, :length, fine: true, default: Rational(3, 8), most: 6, label: "Wound on a pen",
+        help: "How thick the pen is."
 
       figure :turns, :count, "Coils"
       figure :length_per_turn, :length, "One coil"
@@ -34,7 +35,9 @@ module Lantern
         super
         refuse("length", "This form has no stem of its own: say how long it is.") unless stem_length
         refuse("diameter", "This form has no stem of its own: say how thick it is.") unless foot
-        refuse("length", "Not one coil of #{material.name}, #{text(cord)} thick, fits on #{text(stem_length)}.") if turns < 1
+        if turns < 1
+          refuse("length", "Not one coil of #{material.name}, #{text(cord)} thick, fits on #{text(stem_length)}.")
+        end
         refuse_crowd(turns, "length", "coils")
       end
 
@@ -67,19 +70,32 @@ module Lantern
       def working
         [
           line(:turns, "Coils", "#{bare(stem_length)} ÷ #{bare(cord)}, rounded down", turns.to_s),
-          line(:length_per_turn, "A coil, in the mean", "π × ((#{bare(foot)} + #{bare(tip)}) ÷ 2 + #{bare(cord)})", text(length_per_turn)),
-          line(:length, "All coils, the ends tucked", "#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)}", text(wound)),
-          *(line(:tendrils, "Tendrils", "#{tendrils} × #{tendril_turns} turns × π × (#{bare(pen)} + #{bare(cord)}), up to the mark", text(tendril_length * tendrils)) if tendrils.positive?)
+          line(:length_per_turn, "A coil, in the mean", "π × ((#{bare(foot)} + #{bare(tip)}) ÷ 2 + #{bare(cord)})",
+            text(length_per_turn)),
+          line(:length, "All coils, the ends tucked", "#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)}",
+            text(wound)),
+          *(if tendrils.positive?
+              line(:tendrils, "Tendrils",
+                "#{tendrils} × #{tendril_turns} turns × π × (#{bare(pen)} + #{bare(cord)}), " \
+                "up to the mark", text(tendril_length * tendrils))
+            end)
         ]
       end
 
       def findings
-        [finding(:note, "slides_off", "Glue on the way, every few coils: on a smooth stem cord slides off#{", and on a cone towards the thin end" if (foot - tip).abs > 0.1}.")]
+        [finding(:note, "slides_off", "Glue on the way, every few coils: on a smooth stem cord slides " \
+          "off#{", and on a cone towards the thin end" if (foot - tip).abs > 0.1}.")]
       end
 
       def steps
-        [step("stem", "Wind the stem", "From the foot to the end, glueing every few coils, the end pushed into the last coil.", count: turns, unit: :coils, minutes: 2 + turns * 0.4),
-          *(step("tendrils", "Curl the tendrils", "#{text(tendril_length)} each, #{tendril_turns} turns round a pen #{text(pen)} thick; slide off and pull out a little.", count: tendrils, unit: :tendrils, move: :twist, minutes: tendrils * 1.0) if tendrils.positive?)]
+        [step("stem", "Wind the stem", "From the foot to the end, glueing every few coils, the end pushed into the " \
+          "last coil.", count: turns, unit: :coils, minutes: 2 + turns * 0.4),
+          *(if tendrils.positive?
+              step("tendrils", "Curl the tendrils",
+                "#{text(tendril_length)} each, #{tendril_turns} turns round a pen " \
+                "#{text(pen)} thick; slide off and pull out a little.", count: tendrils, unit: :tendrils, move: :twist,
+                minutes: tendrils * 1.0)
+            end)]
       end
 
       def glue = turns / 3 * 0.5 + 1.0

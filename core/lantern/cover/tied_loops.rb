@@ -14,7 +14,8 @@ module Lantern
       spread 0.10 # from memory
 
       # 9 in a loop takes 9 ft once round twelve ties (common practice).
-      option :loop_length, :length, default: Rational(9), most: 60, label: "Strip to a loop", help: "From tie to tie, along the strip."
+      option :loop_length, :length, default: Rational(9), most: 60, label: "Strip to a loop",
+        help: "From tie to tie, along the strip."
       option :ties, :count, most: 200, label: "Ties on a rail", default_says: "the form's own, or twelve"
       option :rails, :count, most: 8, label: "Rails", default_says: "the rails that the form has"
       strips_from_cloth most: 120, default_says: "the roll’s own, or 18 in from cloth"
@@ -30,9 +31,16 @@ module Lantern
 
       def check
         super
-        refuse("rails", "This frame has #{form.section.rails.size} rails; loops cannot be caught on #{rails}.") if form.base == :wire && rails > form.section.rails.size
-        refuse("loop_length", "Ties are #{text(spacing)} apart on the outermost rail: a loop of #{text(loop_length)} would not reach from one to the next.") if loop_length <= spacing
-        refuse("loop_length", "A loop of #{text(loop_length)} is longer than the cloth, #{text(longest_sheet)}.") if material.sheets? && longest_sheet <= loop_length + JOIN
+        if form.base == :wire && rails > form.section.rails.size
+          refuse("rails", "This frame has #{form.section.rails.size} rails; loops cannot be caught on #{rails}.")
+        end
+        if loop_length <= spacing
+          refuse("loop_length", "Ties are #{text(spacing)} apart on the outermost rail: a loop of " \
+            "#{text(loop_length)} would not reach from one to the next.")
+        end
+        if material.sheets? && longest_sheet <= loop_length + JOIN
+          refuse("loop_length", "A loop of #{text(loop_length)} is longer than the cloth, #{text(longest_sheet)}.")
+        end
         refuse_crowd(loops, "ties", "loops")
       end
 
@@ -50,7 +58,9 @@ module Lantern
       def length = loops * loop_length
 
       def needs
-        return [run(material: material.id, what: "loops", length:, join: JOIN, least: loop_length)] unless material.sheets?
+        unless material.sheets?
+          return [run(material: material.id, what: "loops", length:, join: JOIN, least: loop_length)]
+        end
         [pieces_of(:strips, material: material.id, length: longest_sheet, count: strips, width:, grain:)]
       end
 
@@ -59,20 +69,32 @@ module Lantern
 
       def working
         [
-          line(:loops, "Loops", "#{ties} ties × #{Measure::Words.count(rails, "rail")}, the first tie used again", loops.to_s),
+          line(:loops, "Loops", "#{ties} ties × #{Measure::Words.count(rails, "rail")}, the first tie used again",
+            loops.to_s),
           line(:length, "Strip", "#{loops} × #{bare(loop_length)}", long_text(length))
         ]
       end
 
       def findings
         full = loop_length / spacing
-        [*(finding(:note, "flat_loops", "A loop of #{text(loop_length)} over #{text(spacing)} hardly stands out; twice the distance looks full.", try: {"loop_length" => text((spacing * 2).to_r)}) if full < 1.5),
-          *(finding(:note, "no_ties", "This form has no ties of its own: twist #{loops} half chenille stems on first, evenly.") if form.ties.nil?)]
+        [*(if full < 1.5
+             finding(:note, "flat_loops", "A loop of #{text(loop_length)} over #{text(spacing)} hardly stands out; " \
+               "twice the distance looks full.", try: {"loop_length" => text((spacing * 2).to_r)})
+           end),
+          *(if form.ties.nil?
+              finding(:note, "no_ties", "This form has no ties of its own: twist #{loops} half chenille stems on " \
+                "first, evenly.")
+            end)]
       end
 
       def steps
-        [*(step("ties", "Twist the ties on", "#{ties} on each rail, evenly, half a chenille stem each.", count: loops, unit: :ties, move: :twist, minutes: loops * 0.4) if form.ties.nil?),
-          step("loops", "Catch the strip in the ties", "Gather its whole width at a tie, twist the tie shut, leave #{text(loop_length)} to the next. Outer rail first, then the one inside it.", count: loops, unit: :loops, minutes: 2 + loops * 0.8)]
+        [*(if form.ties.nil?
+             step("ties", "Twist the ties on", "#{ties} on each rail, evenly, half a chenille stem each.", count: loops,
+               unit: :ties, move: :twist, minutes: loops * 0.4)
+           end),
+          step("loops", "Catch the strip in the ties",
+            "Gather its whole width at a tie, twist the tie shut, leave #{text(loop_length)} to the next. Outer rail " \
+            "first, then the one inside it.", count: loops, unit: :loops, minutes: 2 + loops * 0.8)]
       end
 
       def lies = [Place::Loops.caught(form, id:, material:, ties:, rails:, length: loop_length.to_f, width: width.to_f)]

@@ -16,7 +16,8 @@ module Lantern
 
       spread 0.08 # from memory
 
-      option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up", help: "How wide a pass lies against the rope's own thickness."
+      option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up",
+        help: "How wide a pass lies against the rope's own thickness."
 
       tested_by "Weave a few passes, measure, and these replace the sum."
 
@@ -34,8 +35,13 @@ module Lantern
         check_test_piece
         refuse("method", "Only a wire frame can be woven: this form has no rails.") unless form.base == :wire
         tight = spacings.min
-        refuse("material", "Rope #{text(diameter)} thick does not pass between rails that are #{text(tight)} apart; anything thinner than #{text([tight - rail_diameter, 0].max)} does.") if tight <= 2 * reach + 1e-9
-        refuse("material", "Not one pass of #{material.name} fits along the inside edge, #{text(form.crowded_run)}.") if passes < 1
+        if tight <= 2 * reach + 1e-9
+          refuse("material", "Rope #{text(diameter)} thick does not pass between rails that are #{text(tight)} " \
+            "apart; anything thinner than #{text([tight - rail_diameter, 0].max)} does.")
+        end
+        if passes < 1
+          refuse("material", "Not one pass of #{material.name} fits along the inside edge, #{text(form.crowded_run)}.")
+        end
         refuse_crowd(passes, "material", "passes")
       end
 
@@ -78,30 +84,50 @@ module Lantern
 
       def working
         [
-          line(:reach, "The rope’s middle keeps off a rail’s by", "½ × #{bare(diameter)} + ½ × #{bare(rail_diameter)}", text(reach)),
-          line(:spacings, "Rails apart", (rails.size > 2) ? "each, the dish in it" : "", spacings.map { text(_1) }.uniq.join(", ")),
-          line(:straight, "Straight between two rails", "√(#{bare(spacings.first)}² − (2 × #{bare(reach)})²)", text(Math.sqrt(spacings.first**2 - 4 * reach**2))),
-          line(:length_per_turn, "One pass, over every rail and round the edge", measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
-          line(:passes, "Passes side by side", "#{bare(form.crowded_run)} ÷ #{bare(diameter * squash)}, rounded down", passes.to_s),
-          line(:length, "All passes, both ends tucked", "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}", long_text(length))
+          line(:reach, "The rope’s middle keeps off a rail’s by", "½ × #{bare(diameter)} + ½ × #{bare(rail_diameter)}",
+            text(reach)),
+          line(:spacings, "Rails apart", (rails.size > 2) ? "each, the dish in it" : "",
+            spacings.map { text(_1) }.uniq.join(", ")),
+          line(:straight, "Straight between two rails", "√(#{bare(spacings.first)}² − (2 × #{bare(reach)})²)",
+            text(Math.sqrt(spacings.first**2 - 4 * reach**2))),
+          line(:length_per_turn, "One pass, over every rail and round the edge",
+            measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
+          line(:passes, "Passes side by side", "#{bare(form.crowded_run)} ÷ #{bare(diameter * squash)}, rounded down",
+            passes.to_s),
+          line(:length, "All passes, both ends tucked", "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}",
+            long_text(length))
         ]
       end
 
       def findings
-        [*(test_piece_finding if test_piece), *(finding(:note, "plain_wrap", "With two rails this is a figure of eight round both, close to a plain wrap.") if rails.size == 2),
-          *(finding(:warn, "form_shows", "At the outside edge passes lie #{text(gap_wide)} apart, wider than the rope is thick. Push the rows together there, or add a thicker rope.", at: "outside") if gap_wide > diameter),
-          *(finding(:note, "slow", "#{passes} passes take about #{(minutes / 60).round(1)} hours, and tire the hands: plan two sittings.") if minutes > 90)]
+        [*(test_piece_finding if test_piece), *(
+          if rails.size == 2
+            finding(:note, "plain_wrap",
+              "With two rails this is a figure of eight round both, close to a plain wrap.")
+          end),
+          *(if gap_wide > diameter
+              finding(:warn, "form_shows", "At the outside edge passes lie #{text(gap_wide)} apart, wider than the " \
+                "rope is thick. Push the rows together there, or add a thicker rope.",
+                at: "outside")
+            end),
+          *(if minutes > 90
+              finding(:note, "slow", "#{passes} passes take about #{(minutes / 60).round(1)} hours, and tire the " \
+                "hands: plan two sittings.")
+            end)]
       end
 
       def steps
-        [step("weave", "Weave over and under", "Over one rail, under the next; the next pass goes the other way. Push each against the last on the inside.", count: passes, unit: :passes, lays: :woven, minutes: 3 + passes * 1.0)]
+        [step("weave", "Weave over and under", "Over one rail, under the next; the next pass goes the other way. " \
+          "Push each against the last on the inside.", count: passes, unit: :passes, lays: :woven,
+          minutes: 3 + passes * 1.0)]
       end
 
       def glue = 2.0
 
       def lies = [Place::Cords.woven(form, id:, material:, passes:, width: diameter)]
 
-      def gaps = (gap_wide > 0.05 * diameter) ? Place::Gap.outside(form, count: passes, after: passes / 6, width: gap_wide) : []
+      def gaps = (gap_wide > 0.05 * diameter) ? Place::Gap.outside(form, count: passes, after: passes / 6,
+        width: gap_wide) : []
 
       def thickness = diameter
 

@@ -17,14 +17,17 @@ module Lantern
         packages&.each { |index| wanted -= take(bars, demand, :offer, index, material.offers[index][:count], wanted) }
         price = (packages || []).sum { |index| (material.offers[index][:price] * 10_000).to_i }
         opened = bars.select { _1.source == :on_hand }.map(&:index)
-        Cutting.new(material:, demand:, bars:, bought: (packages || []).tally, optimal: wanted.zero?, bound: price, short: wanted, untouched: material.on_hand.each_with_index.reject { |_, index| opened.include?(index) }.map(&:first))
+        Cutting.new(material:, demand:, bars:, bought: (packages || []).tally, optimal: wanted.zero?, bound: price,
+          short: wanted, untouched: material.on_hand.each_with_index.reject { |_, index| opened.include?(index) }
+            .map(&:first))
       end
 
       # Takes what it can from one package.
       # @return [Integer] how many
       def take(bars, demand, source, index, count, wanted)
         taken = [count, wanted].min
-        cuts = [Bar::Cut.new(what: Measure::Words.list(demand.pieces.map(&:what).uniq), one: Measure::Words.list(demand.pieces.map(&:one).uniq), length: 1, count: taken, shape: :pieces)]
+        cuts = [Bar::Cut.new(what: Measure::Words.list(demand.pieces.map(&:what).uniq),
+          one: Measure::Words.list(demand.pieces.map(&:one).uniq), length: 1, count: taken, shape: :pieces)]
         bars << Bar.new(source:, index:, length: count, cuts:, left: count - taken)
         taken
       end

@@ -31,14 +31,18 @@ module Lantern
         first = @items.each_index.find { wanted[_1].positive? && @items[_1] <= room }
         return wanted.map { 0 } unless first
         room = room / @measure - @marks[first]
-        others = wanted.each_with_index.map { |count, item| [count - ((item == first) ? 1 : 0), room / @marks[item]].min }
+        others = wanted.each_with_index.map { |count, item|
+          [count - ((item == first) ? 1 : 0), room / @marks[item]]
+            .min
+        }
         taken = trace(others, *reachable(others, room))
         taken.tap { _1[first] += 1 }
       end
 
       private
 
-      # @return [(Array<Integer>, Integer)] the sums possible before each item, the shortest first, and the largest of all
+      # @return [(Array<Integer>, Integer)] the sums possible before each item, the shortest first, and the largest of
+      #   all
       def reachable(wanted, room)
         mask, sums, before = (1 << (room + 1)) - 1, 1, []
         @marks.each_index.reverse_each do |item|
@@ -59,7 +63,10 @@ module Lantern
         @marks.each_index.map do |item|
           next 0 if sum.zero? || wanted[item].zero?
           sums = before[@marks.size - 1 - item]
-          count = wanted[item].downto(0).find { |often| sum >= often * @marks[item] && sums[sum - often * @marks[item]] == 1 }
+          count = wanted[item].downto(0).find { |often|
+            sum >= often * @marks[item] &&
+              sums[sum - often * @marks[item]] == 1
+          }
           sum -= count * @marks[item]
           count
         end

@@ -17,8 +17,10 @@ module Lantern
       def solve(problem, start)
         patterns, relaxed = columns(problem, start)
         bound = relaxed ? Patterns.round_up(problem, relaxed[:value]) : 0
-        found = [start, *(rounded(problem, patterns, relaxed, bound) if relaxed)].compact.min_by { [_1.price, _1.opened.size] }
-        found&.with(proven: found.price <= bound && problem.remnants.empty? && problem.offers.size == 1, bound: [bound, found.price].min)
+        found = [start, *(rounded(problem, patterns, relaxed, bound) if relaxed)]
+          .compact.min_by { [_1.price, _1.opened.size] }
+        found&.with(proven: found.price <= bound && problem.remnants.empty? && problem.offers.size == 1,
+          bound: [bound, found.price].min)
       end
 
       # @return [(Array<Patterns::Pattern>, Hash)] the patterns made, and the linear program over them, which
@@ -69,7 +71,12 @@ module Lantern
 
       def by_program(rest, problem, patterns)
         places = rest.items.map { problem.items.index(_1) }
-        shorter = patterns.filter_map { |each| pattern(rest, each.stock, places.map { |i| each.yields[i] }) if rest.stock.include?(each.stock) }.uniq
+        shorter = patterns.filter_map { |each|
+          if rest.stock.include?(each.stock)
+            pattern(rest, each.stock,
+              places.map { |i| each.yields[i] })
+          end
+        }.uniq
         times = Patterns.solve(rest, shorter, shorter.map { Patterns.price(_1) }, nodes: MOST_NODES)
         Patterns.solution(rest, times, shorter, proven: false, bound: 0) if times
       end

@@ -25,7 +25,8 @@ module Lantern
         def bias? = grain == :bias
 
         # How much of the sheet's width and of its length one strip takes, for every way it may lie.
-        def cells = {along: [[width, length]], across: [[length, width]]}.fetch(grain) { [[width, length], [length, width]].uniq }
+        def cells = {along: [[width, length]], across: [[length, width]]}
+          .fetch(grain) { [[width, length], [length, width]].uniq }
       end
 
       # More places for a cut than this are not all tried; then only two blocks are.
@@ -74,7 +75,8 @@ module Lantern
         strips = kind.cells.flat_map do |wide, deep|
           columns, rows = (room.width / wide).floor, (room.length / deep).floor
           next [] if columns.zero? || rows.zero?
-          [[columns, (count.to_r / columns).ceil], [(count.to_r / rows).ceil, rows]].select { |a, b| a <= columns && b <= rows }
+          [[columns, (count.to_r / columns).ceil], [(count.to_r / rows).ceil, rows]]
+            .select { |a, b| a <= columns && b <= rows }
             .map { |a, b| [a, b, wide, deep] }
         end
         best = strips.min_by { |columns, rows, wide, deep| taken(room, columns, rows, wide, deep) } or return fill(room)
@@ -87,11 +89,13 @@ module Lantern
       # large as can be.
       def place(room, columns, rows, wide, deep)
         used_width, used_length = columns * wide, rows * deep
-        block = Block.new(x: room.x, y: room.y, width: used_width, length: used_length, columns:, rows:, turned: wide != kind.width, bias: false)
+        block = Block.new(x: room.x, y: room.y, width: used_width, length: used_length, columns:, rows:,
+          turned: wide != kind.width, bias: false)
         beside = room.width - used_width
         beyond = room.length - used_length
         long_side = beside * room.length >= beyond * room.width
-        rests = [Room.new(x: room.x + used_width, y: room.y, width: beside, length: long_side ? room.length : used_length),
+        rests = [Room.new(x: room.x + used_width, y: room.y, width: beside,
+          length: long_side ? room.length : used_length),
           Room.new(x: room.x, y: room.y + used_length, width: long_side ? used_width : room.width, length: beyond)]
         [[block], rests.select(&:any?)]
       end
@@ -103,7 +107,8 @@ module Lantern
 
       def on_the_bias(room, count)
         deep = count * kind.area / room.width
-        block = Block.new(x: room.x, y: room.y, width: room.width, length: deep, columns: 1, rows: count, turned: false, bias: true)
+        block = Block.new(x: room.x, y: room.y, width: room.width, length: deep, columns: 1, rows: count, turned: false,
+          bias: true)
         [[block], [room.with(y: room.y + deep, length: room.length - deep)].select(&:any?)]
       end
 
@@ -158,9 +163,11 @@ module Lantern
       def places(side) = (@places ||= {})[side] ||= sums(side).select { _1.positive? && _1 < side }.uniq.sort
 
       # As far as sums of the strip's sides go.
-      def reach(side) = (@reach ||= {})[side] ||= @cells.one? ? side : (0..side / @long).map { |longs| longs * @long + (side - longs * @long) / @wide * @wide }.max
+      def reach(side) = (@reach ||= {})[side] ||= @cells.one? ? side : (0..side / @long)
+        .map { |longs| longs * @long + (side - longs * @long) / @wide * @wide }.max
 
-      def sums(side) = (0..side / @long).flat_map { |longs| (0..(side - longs * @long) / @wide).map { longs * @long + _1 * @wide } }
+      def sums(side) =
+        (0..side / @long).flat_map { |longs| (0..(side - longs * @long) / @wide).map { longs * @long + _1 * @wide } }
     end
   end
 end

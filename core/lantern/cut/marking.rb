@@ -26,7 +26,8 @@ module Lantern
           # One bar cut as the last one was is the same value.
           next last if last && stock.equal?(before) && same?(all, last.cuts)
           before = stock
-          last = Bar.new(source: stock.source, index: stock.index, length: stock.length, cuts: all, left: left(stock, all))
+          last = Bar.new(source: stock.source, index: stock.index, length: stock.length, cuts: all,
+            left: left(stock, all))
         end
       end
 
@@ -70,7 +71,8 @@ module Lantern
           break if wanted <= 0
           joined = laid.empty? ? 0 : @problem.join
           given = [left, wanted + joined].min
-          laid[index] = [Bar::Cut.new(what: @problem.demand.run_what, length: Rational(given, Problem::PER_INCH), count: 1, shape: :run)]
+          laid[index] = [Bar::Cut.new(what: @problem.demand.run_what, length: Rational(given, Problem::PER_INCH),
+            count: 1, shape: :run)]
           wanted -= given - joined
         end
         laid
@@ -82,7 +84,8 @@ module Lantern
       end
 
       def left_in(index)
-        @problem.length_of(@solution.opened[index]) - @problem.items.zip(@solution.yields[index]).sum { |item, count| item * count }
+        @problem.length_of(@solution.opened[index]) - @problem.items.zip(@solution.yields[index])
+          .sum { |item, count| item * count }
       end
     end
   end

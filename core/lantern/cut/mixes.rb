@@ -13,7 +13,8 @@ module Lantern
         def packages = counts.sum(&:last)
 
         # @return [Array<Stock>] package by package, the shortest first
-        def opened(problem) = counts.sort_by { |offer, _| [problem.length_of(offer), offer.index] }.flat_map { |offer, count| [offer] * count }
+        def opened(problem) = counts.sort_by { |offer, _| [problem.length_of(offer), offer.index] }
+          .flat_map { |offer, count| [offer] * count }
       end
 
       # More mixes of the other packages than this are not listed.
@@ -49,7 +50,8 @@ module Lantern
       # How many others may be of use at all.
       def limit
         measure = @problem.offers.map { @problem.length_of(_1) }.reduce(:gcd)
-        [@problem.length_of(@best) / measure - 1, @others.map { @problem.length_of(_1) }.min&.then { [@missing, 1].max / _1 + 1 } || 0].min
+        [@problem.length_of(@best) / measure - 1,
+          @others.map { @problem.length_of(_1) }.min&.then { [@missing, 1].max / _1 + 1 } || 0].min
       end
 
       # In how many ways so many can be chosen among the others.
@@ -76,7 +78,8 @@ module Lantern
       def slack
         return 2 if ways > 100
         shortest = @problem.offers.map { @problem.length_of(_1) }.min
-        3 + [@problem.total * 2 / (9 * shortest) + (((@problem.items.first || 0) * 2 > shortest) ? @problem.counts.sum : 0), 60].min
+        3 + [@problem.total * 2 / (9 * shortest) + (((@problem.items.first || 0) * 2 > shortest) ? @problem.counts.sum :
+          0), 60].min
       end
     end
   end

@@ -20,7 +20,9 @@ module Lantern
       # @param start [Solution, nil] what the search found
       # @return [Solution, nil] proven or with its bound; nil when nothing can hold everything
       def improve(problem, start)
-        return start if problem.stock.empty? || (problem.items.any? && start.nil? && problem.offers.empty? && !plausible?(problem))
+        if problem.stock.empty? || (problem.items.any? && start.nil? && problem.offers.empty? && !plausible?(problem))
+          return start
+        end
         patterns = list(problem)
         return by_generation(problem, start) unless patterns
         return start if patterns.empty?
@@ -29,11 +31,14 @@ module Lantern
         return start.with(proven: true, bound:) if start && start.price <= bound && fewest_when_cheapest?(problem)
         rounded = Rounding.solve(problem, patterns, relaxed, bound:)
         good = [start, rounded].compact.min_by { [_1.price, _1.opened.size] }
-        return good.with(proven: true, bound: good.price) if good && good.price <= bound && fewest_when_cheapest?(problem)
+        if good && good.price <= bound && fewest_when_cheapest?(problem)
+          return good.with(proven: true, bound: good.price)
+        end
         least = solve(problem, patterns, patterns.map { price(_1) })
         return start unless least
         cheapest = total(least, patterns)
-        fewest = (solve(problem, patterns, patterns.map { opened(_1) }, budget: cheapest) if problem.offers.size > 1) || least
+        fewest = (solve(problem, patterns, patterns.map { opened(_1) }, budget: cheapest) if problem.offers.size > 1) ||
+          least
         solution(problem, fewest, patterns, proven: true, bound: cheapest)
       end
 
@@ -63,13 +68,16 @@ module Lantern
 
       def extend_pattern(problem, stock, index, left, taken, found)
         if index == problem.items.size
-          full = problem.run.zero? && problem.items.each_with_index.any? { |item, i| left >= item && taken[i] < problem.counts[i] }
+          full = problem.run.zero? &&
+            problem.items.each_with_index.any? { |item, i| left >= item && taken[i] < problem.counts[i] }
           found << Pattern.new(stock:, yields: taken, left:) unless full
           return found.size <= MOST_PATTERNS
         end
         most = [left / problem.items[index], problem.counts[index]].min
         most.downto(0) do |count|
-          return false unless extend_pattern(problem, stock, index + 1, left - count * problem.items[index], taken + [count], found)
+          unless extend_pattern(problem, stock, index + 1, left - count * problem.items[index], taken + [count], found)
+            return false
+          end
         end
         true
       end
@@ -79,7 +87,8 @@ module Lantern
       def solve(problem, patterns, costs, budget: nil, nodes: nil)
         rows = Rows.new(problem, patterns, budget:)
         model = Highs.mip(sense: :minimize, col_cost: costs, col_lower: [0.0] * patterns.size,
-          col_upper: patterns.map { (_1.stock.limit || problem.counts.sum + 1000).to_f }, integrality: [:integer] * patterns.size, **rows.to_h)
+          col_upper: patterns.map { (_1.stock.limit || problem.counts.sum + 1000).to_f },
+          integrality: [:integer] * patterns.size, **rows.to_h)
         Highs::FFI.Highs_setDoubleOptionValue(model, +"mip_rel_gap", 0.0)
         Highs::FFI.Highs_setIntOptionValue(model, +"mip_max_nodes", nodes) if nodes
         answer = model.solve
@@ -89,8 +98,13 @@ module Lantern
 
       # Whether patterns cut so often yield everything; what was left before the end is looked at again.
       def enough?(problem, patterns, times)
-        problem.items.each_index.all? { |item| times.zip(patterns).sum { |count, pattern| count * pattern.yields[item] } >= problem.counts[item] } &&
-          times.zip(patterns).group_by { |_, pattern| pattern.stock }.all? { |stock, used| stock.limit.nil? || used.sum(&:first) <= stock.limit }
+        problem.items.each_index.all? { |item|
+          times.zip(patterns)
+            .sum { |count, pattern| count * pattern.yields[item] } >= problem.counts[item]
+        } &&
+          times.zip(patterns).group_by { |_, pattern| pattern.stock }.all? { |stock, used|
+            stock.limit.nil? || used.sum(&:first) <= stock.limit
+          }
       end
 
       def price(pattern) = pattern.stock.price / 10_000.0
@@ -109,7 +123,12 @@ module Lantern
       # The program may cut more than was asked; nobody does.
       def trimmed(yields, counts)
         left = counts.dup
-        yields.map { |each| each.each_with_index.map { |count, item| [count, left[item]].min.tap { left[item] -= _1 } } }
+        yields.map { |each|
+          each.each_with_index.map { |count, item|
+            [count, left[item]]
+              .min.tap { left[item] -= _1 }
+          }
+        }
       end
 
       def by_generation(problem, start)
@@ -123,7 +142,8 @@ module Lantern
         step.zero? ? 0 : (value * 10_000 / step - 1e-6).ceil * step
       end
 
-      private_class_method :fewest_when_cheapest?, :plausible?, :list, :extend_pattern, :opened, :total, :trimmed, :by_generation, :enough?
+      private_class_method :fewest_when_cheapest?, :plausible?, :list, :extend_pattern, :opened, :total, :trimmed,
+        :by_generation, :enough?
     end
   end
 end

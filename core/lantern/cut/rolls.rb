@@ -28,18 +28,29 @@ module Lantern
       def close?(problem, solution) = solution && problem.counts.sum > MANY && solution.price <= solution.bound * NEAR
 
       def nothing(material, demand)
-        Cutting.new(material:, demand:, bars: [], bought: {}, optimal: true, bound: 0, short: 0, untouched: material.on_hand)
+        Cutting.new(material:, demand:, bars: [], bought: {}, optimal: true, bound: 0, short: 0,
+          untouched: material.on_hand)
       end
 
       def written(material, demand, problem, solution)
         bars = Marking.bars(problem, solution)
         # Stock is told apart by what it is, not by its looks: thousands of lengths may be opened.
-        opened = solution.opened.each_with_object({}.compare_by_identity) { |stock, times| times[stock] = times.fetch(stock, 0) + 1 }
-        cut = bars.each_with_object(Hash.new(0)) { |bar, times| times[(bar.source == :offer) ? bar.index : ~bar.index] += 1 }
+        opened = solution.opened.each_with_object({}.compare_by_identity) { |stock, times|
+          times[stock] = times.fetch(
+            stock, 0
+          ) + 1
+        }
+        cut = bars.each_with_object(
+          Hash.new(0)
+        ) { |bar, times| times[(bar.source == :offer) ? bar.index : ~bar.index] += 1 }
         bought = opened.select { |stock, _| stock.source == :offer }.to_h { |stock, times| [stock.index, times] }
-        untouched = opened.flat_map { |stock, times| [stock.length] * (times - cut[(stock.source == :offer) ? stock.index : ~stock.index]) }
+        untouched = opened.flat_map { |stock, times|
+          [stock.length] *
+            (times - cut[(stock.source == :offer) ? stock.index : ~stock.index])
+        }
         kept = problem.stock.select { _1.source == :on_hand && !opened.key?(_1) }.map(&:length)
-        Cutting.new(material:, demand:, bars:, bought:, optimal: solution.proven, bound: solution.bound, short: solution.short, untouched: untouched + kept)
+        Cutting.new(material:, demand:, bars:, bought:, optimal: solution.proven, bound: solution.bound,
+          short: solution.short, untouched: untouched + kept)
       end
 
       private_class_method :close?, :nothing, :written

@@ -27,7 +27,8 @@ module Lantern
         wanted, opened, yields = problem.counts.dup, [], []
         relaxed[:times].zip(patterns) do |times, pattern|
           # As often as it is wanted whole; cutting more than is asked never helps.
-          often = pattern.yields.each_with_index.filter_map { |count, item| wanted[item] / count if count.positive? }.min || 0
+          often = pattern.yields.each_with_index.filter_map { |count, item| wanted[item] / count if count.positive? }
+            .min || 0
           count = [(times + 1e-7).floor, often].min
           pattern.yields.each_with_index { |each, item| wanted[item] -= each * count }
           opened.concat([pattern.stock] * count)
@@ -45,7 +46,9 @@ module Lantern
 
       def remaining(problem, wanted, opened)
         pieces = problem.items.each_with_index.filter_map do |item, i|
-          Demand::Piece.new(layer: "", what: "", length: Rational(item, Problem::PER_INCH), count: wanted[i]) if wanted[i].positive?
+          if wanted[i].positive?
+            Demand::Piece.new(layer: "", what: "", length: Rational(item, Problem::PER_INCH), count: wanted[i])
+          end
         end
         used = opened.select(&:limit)
         Problem.new(stock: problem.stock.reject { used.include?(_1) }, demand: problem.demand.with(pieces:))

@@ -9,9 +9,13 @@ module Lantern
       SAFE = 1e-4
 
       def initialize(problem, patterns, budget: nil)
-        @rows = problem.items.each_index.map { |i| [problem.counts[i].to_f, Float::INFINITY, patterns.map { _1.yields[i] }] }
+        @rows = problem.items.each_index.map { |i|
+          [problem.counts[i].to_f, Float::INFINITY,
+            patterns.map { _1.yields[i] }]
+        }
         @rows << run_row(problem, patterns) if problem.run.positive?
-        problem.stock.select(&:limit).each { |stock| @rows << [0.0, stock.limit.to_f, patterns.map { (_1.stock == stock) ? 1 : 0 }] }
+        problem.stock.select(&:limit)
+          .each { |stock| @rows << [0.0, stock.limit.to_f, patterns.map { (_1.stock == stock) ? 1 : 0 }] }
         @rows << [0.0, budget / 10_000.0 + 1e-6, patterns.map { _1.stock.price / 10_000.0 }] if budget
       end
 
@@ -26,14 +30,16 @@ module Lantern
             value << number.to_f
           end
         end
-        {row_lower: @rows.map { _1[0] }, row_upper: @rows.map { _1[1] }, a_format: :rowwise, a_start: starts, a_index: index, a_value: value}
+        {row_lower: @rows.map { _1[0] }, row_upper: @rows.map { _1[1] }, a_format: :rowwise, a_start: starts,
+         a_index: index, a_value: value}
       end
 
       private
 
       def run_row(problem, patterns)
         inches = ->(length) { length / Problem::PER_INCH.to_f }
-        [inches.call(problem.run - problem.join) + SAFE, Float::INFINITY, patterns.map { inches.call(problem.given(_1.left)) }]
+        [inches.call(problem.run - problem.join) + SAFE, Float::INFINITY,
+          patterns.map { inches.call(problem.given(_1.left)) }]
       end
     end
   end

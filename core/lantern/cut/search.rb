@@ -22,7 +22,8 @@ module Lantern
         return if problem.items.any? && problem.items.first > longest(problem)
         return one_kind(problem, problem.offers.first) if problem.offers.one? && problem.remnants.empty?
         mixes = Mixes.new(problem)
-        tried(problem, mixes) || problem.offers.filter_map { one_kind(problem, _1) }.min_by { [_1.price, _1.opened.size] }&.then { _1.with(proven: _1.price <= mixes.least, bound: mixes.least) }
+        tried(problem, mixes) || problem.offers.filter_map { one_kind(problem, _1) }
+          .min_by { [_1.price, _1.opened.size] }&.then { _1.with(proven: _1.price <= mixes.least, bound: mixes.least) }
       end
 
       # Mix after mix, until one holds everything.
@@ -50,9 +51,12 @@ module Lantern
         fill = ->(room, wanted) { problem.fullest.taken(room, wanted) }
         begun = packed(problem, first, Packing.begin(problem), &fill)
         chosen.each do |mix|
-          opened = first + mix.opened(problem).then { |all| all.reject { _1.equal?(best) } + [best] * (mix.counts.last.last - common) }
+          opened = first + mix.opened(problem)
+            .then { |all| all.reject { _1.equal?(best) } + [best] * (mix.counts.last.last - common) }
           done = packed(problem, opened, begun.copy, &fill)
-          return Solution.new(opened:, yields: done.yields, proven: mix.price <= least, bound: least) if done.whole?(problem)
+          if done.whole?(problem)
+            return Solution.new(opened:, yields: done.yields, proven: mix.price <= least, bound: least)
+          end
         end
         nil
       end
@@ -64,7 +68,10 @@ module Lantern
       # @return [Solution, nil] nil when a package of this kind is too short for something
       def one_kind(problem, stock)
         length = problem.length_of(stock)
-        return if problem.items.any? && problem.items.first > length || problem.run.positive? && !problem.given(length).positive?
+        if problem.items.any? && problem.items.first > length || problem.run.positive? && !problem.given(length)
+            .positive?
+          return
+        end
         hand = problem.remnants.reverse
         least = hand.any? ? 0 : (problem.total + length - 1) / length
         yields = filled(problem, hand, length) { |room, wanted| greedy(problem, room, wanted) }
@@ -73,7 +80,8 @@ module Lantern
           fuller = filled(problem, hand, length) { |room, wanted| problem.fullest.taken(room, wanted) }
           yields = fuller if fuller.size < yields.size
         end
-        Solution.new(opened: (hand + [stock] * [yields.size - hand.size, 0].max).first(yields.size), yields:, proven: hand.empty? && yields.size <= least, bound: least * stock.price)
+        Solution.new(opened: (hand + [stock] * [yields.size - hand.size, 0].max).first(yields.size), yields:,
+          proven: hand.empty? && yields.size <= least, bound: least * stock.price)
       end
 
       # Length after length until everything is cut, and what is left holds the run.
@@ -90,7 +98,8 @@ module Lantern
       # Bar after bar, as the block fills it.
       # @param opened [Array<Stock>]
       # @return [Array<Array<Integer>>, nil] how many of each item every bar yields
-      def pack(problem, opened, &) = packed(problem, opened, Packing.begin(problem), &).then { _1.yields if _1.whole?(problem) }
+      def pack(problem, opened, &) =
+        packed(problem, opened, Packing.begin(problem), &).then { _1.yields if _1.whole?(problem) }
 
       def packed(problem, opened, packing)
         while packing.yields.size < opened.size
@@ -118,7 +127,8 @@ module Lantern
 
       def longest(problem) = problem.stock.map { problem.length_of(_1) }.max || 0
 
-      private_class_method :tried, :tried_many, :filling?, :one_kind, :filled, :pack, :packed, :repeats, :greedy, :longest
+      private_class_method :tried, :tried_many, :filling?, :one_kind, :filled, :pack, :packed, :repeats, :greedy,
+        :longest
     end
   end
 end

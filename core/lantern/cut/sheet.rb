@@ -11,7 +11,8 @@ module Lantern
         lost = material.lost_edge || 0
         {on_hand: material.on_hand, offer: material.offers}.flat_map do |source, sizes|
           sizes.each_with_index.map do |size, index|
-            new(source:, index:, lost:, width: size[:width], length: size[:length], end_width: size[:end_width] || size[:width], price: size[:price] ? (size[:price] * 10_000).to_i : 0)
+            new(source:, index:, lost:, width: size[:width], length: size[:length],
+              end_width: size[:end_width] || size[:width], price: size[:price] ? (size[:price] * 10_000).to_i : 0)
           end
         end
       end

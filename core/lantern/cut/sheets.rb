@@ -10,7 +10,10 @@ module Lantern
 
       def initialize(material, demand)
         @material, @demand = material, demand
-        @kinds = demand.pieces.map { |piece| [piece, Layout.new(Layout::Kind.new(width: piece.width, length: piece.length, grain: piece.grain))] }
+        @kinds = demand.pieces.map { |piece|
+          [piece,
+            Layout.new(Layout::Kind.new(width: piece.width, length: piece.length, grain: piece.grain))]
+        }
           .sort_by { |piece, layout| [-layout.kind.area, piece.layer, piece.what] }
         @hand, @offers = Sheet.of(material).partition { _1.source == :on_hand }
       end
@@ -23,12 +26,14 @@ module Lantern
         bars, short, price = tried.min_by { |bars, short, price| [short, price, bars.size] }
         bought = bars.select { _1.source == :offer }.map(&:index).tally
         bound = least_money
-        Cutting.new(material: @material, demand: @demand, bars:, bought:, optimal: short.zero? && price <= bound, bound:, short:, untouched: untouched(bars))
+        Cutting.new(material: @material, demand: @demand, bars:, bought:, optimal: short.zero? && price <= bound,
+          bound:, short:, untouched: untouched(bars))
       end
 
       private
 
-      def nothing = Cutting.new(material: @material, demand: @demand, bars: [], bought: {}, optimal: true, bound: 0, short: 0, untouched: untouched([]))
+      def nothing = Cutting.new(material: @material, demand: @demand, bars: [], bought: {}, optimal: true, bound: 0,
+        short: 0, untouched: untouched([]))
 
       # Sheets on hand that stay whole.
       def untouched(bars)
@@ -50,21 +55,28 @@ module Lantern
           price += sheet.price
           bars << laid_out(sheet, wanted)
         end
-        laid = bars.flat_map(&:cuts).group_by { |cut| [cut.what, cut.length, cut.width] }.transform_values { |cuts| cuts.sum(&:count) }
-        short = @kinds.group_by { |piece, _| [piece.what, piece.length, piece.width] }.sum { |key, alike| key[1] * (alike.sum { |piece, _| piece.count } - laid.fetch(key, 0)) }
+        laid = bars.flat_map(&:cuts).group_by { |cut| [cut.what, cut.length, cut.width] }
+          .transform_values { |cuts| cuts.sum(&:count) }
+        short = @kinds.group_by { |piece, _| [piece.what, piece.length, piece.width] }
+          .sum { |key, alike| key[1] * (alike.sum { |piece, _| piece.count } - laid.fetch(key, 0)) }
         [bars, short, price]
       end
 
       def fits?(sheet, layout) = most(sheet, layout).positive?
 
-      def most(sheet, layout) = ((@most ||= {}.compare_by_identity)[sheet] ||= {}.compare_by_identity)[layout] ||= sheet.rooms(layout).sum { layout.most(_1) }
+      def most(sheet, layout) = ((@most ||= {}.compare_by_identity)[sheet] ||= {}
+        .compare_by_identity)[layout] ||= sheet.rooms(layout).sum { layout.most(_1) }
 
       # What no way of cutting a sheet can better.
-      def ceiling(sheet, layout) = sheet.tapers? ? (sheet.area / layout.kind.area).floor : sheet.rooms(layout).sum { layout.ceiling(_1) }
+      def ceiling(sheet, layout) = sheet.tapers? ? (sheet.area / layout.kind.area).floor : sheet.rooms(layout)
+        .sum { layout.ceiling(_1) }
 
       def cheapest(offers, entry)
         piece, layout, count = entry
-        offers.select { fits?(_1, layout) }.min_by { |sheet| [Rational(sheet.price * (count.to_r / most(sheet, layout)).ceil), sheet.price, sheet.index, piece.what] }
+        offers.select { fits?(_1, layout) }.min_by { |sheet|
+          [Rational(sheet.price * (count.to_r / most(sheet, layout))
+          .ceil), sheet.price, sheet.index, piece.what]
+        }
       end
 
       # One sheet, kind after kind as far as they go.
@@ -74,7 +86,8 @@ module Lantern
           piece, layout, = entry
           next unless entry[2].positive?
           rooms ||= sheet.rooms(layout)
-          while entry[2].positive? && (room = rooms.select { layout.most(_1).positive? }.min_by { [_1.area, _1.y, _1.x] })
+          while entry[2].positive? &&
+              (room = rooms.select { layout.most(_1).positive? }.min_by { [_1.area, _1.y, _1.x] })
             blocks, rests = (layout.most(room) <= entry[2]) ? layout.fill(room) : layout.part(room, entry[2])
             rooms = rooms - [room] + rests
             blocks.each { |block| cuts << cut_of(piece, block, entry) }
@@ -83,13 +96,15 @@ module Lantern
         cuts = cuts.select { _1.count.positive? }
         used = cuts.sum { _1.count * _1.length * _1.width }
         rest = (rooms || []).map { [_1.width, _1.length] }.sort_by { |width, length| -width * length }
-        Bar.new(source: sheet.source, index: sheet.index, length: sheet.length, cuts:, left: Rational(sheet.area - used, sheet.width), rest:)
+        Bar.new(source: sheet.source, index: sheet.index, length: sheet.length, cuts:,
+          left: Rational(sheet.area - used, sheet.width), rest:)
       end
 
       def cut_of(piece, block, entry)
         count = [block.columns * block.rows, entry[2]].min
         entry[2] -= count
-        Bar::Cut.new(what: piece.what, one: piece.one, length: piece.length, count:, shape: :pieces, width: piece.width, block:)
+        Bar::Cut.new(what: piece.what, one: piece.one, length: piece.length, count:, shape: :pieces, width: piece.width,
+          block:)
       end
 
       # No sheet yields more strips of a kind than its best layout, and all of them no more than their
@@ -97,8 +112,12 @@ module Lantern
       def least_money
         step = @offers.map(&:price).reduce { |a, b| a.gcd(b) }
         return 0 if step.nil? || step.zero?
-        bounds = @kinds.map { |piece, layout| per(@offers, piece.count - @hand.sum { ceiling(_1, layout) }) { ceiling(_1, layout) } }
-        bounds << per(@offers, @kinds.sum { |piece, layout| layout.kind.area * piece.count } - @hand.sum(&:area), &:area)
+        bounds = @kinds.map { |piece, layout|
+          per(@offers,
+            piece.count - @hand.sum { ceiling(_1, layout) }) { ceiling(_1, layout) }
+        }
+        bounds << per(@offers, @kinds.sum { |piece, layout| layout.kind.area * piece.count } - @hand.sum(&:area),
+          &:area)
         (bounds.max / step).ceil * step
       end
 

@@ -15,7 +15,12 @@ module Lantern
         missing = long.sum { _1.length * _1.count }
         fitting = problem.with_demand(problem.demand.with(pieces: kept))
         found = (Search.solve(fitting) if long.any?) || as_far_as_it_goes(fitting)
-        yields = found.yields.map { |each| problem.items.map { |item| each[fitting.items.index(item) || each.size] || 0 } }
+        yields = found.yields.map { |each|
+          problem.items.map { |item|
+            each[fitting.items.index(item) || each.size] ||
+              0
+          }
+        }
         found.with(yields:, proven: false, short: found.short + missing)
       end
 
@@ -34,7 +39,8 @@ module Lantern
             count
           end
         end
-        short = problem.items.zip(wanted).sum { |item, count| item * count } + [run_without_allowance(problem) - lefts.sum { problem.given(_1) } - problem.join, 0].max
+        short = problem.items.zip(wanted).sum { |item, count| item * count } +
+          [run_without_allowance(problem) - lefts.sum { problem.given(_1) } - problem.join, 0].max
         Solution.new(opened:, yields:, proven: false, bound: 0, short: Rational(short, Problem::PER_INCH))
       end
 

@@ -8,8 +8,14 @@ module Lantern
       class << self
         # @return [Array<Stock>] what is on hand first, then the offers
         def of(material)
-          material.on_hand.each_with_index.map { |length, index| new(source: :on_hand, index:, length:, price: 0, limit: 1) } +
-            material.offers.each_with_index.map { |offer, index| new(source: :offer, index:, length: offer[:length], price: (offer[:price] * 10_000).to_i, limit: nil) }
+          material.on_hand.each_with_index.map { |length, index|
+            new(source: :on_hand, index:, length:, price: 0,
+              limit: 1)
+          } +
+            material.offers.each_with_index.map { |offer, index|
+              new(source: :offer, index:, length: offer[:length],
+                price: (offer[:price] * 10_000).to_i, limit: nil)
+            }
         end
       end
     end

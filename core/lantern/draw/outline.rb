@@ -39,7 +39,8 @@ module Lantern
       end
 
       # A rib or a stem: the line along it, and how thick it is.
-      def part(part, scale) = {"kind" => part.kind.to_s, "line" => line(part.path, 0.0, scale), "width" => (scale.number(part.diameter) if part.diameter)}.compact
+      def part(part, scale) = {"kind" => part.kind.to_s, "line" => line(part.path, 0.0, scale),
+                               "width" => (scale.number(part.diameter) if part.diameter)}.compact
 
       # The line beside a path, strand after strand, as SVG path data.
       def line(path, across, scale) = path.strands.map { strand(_1, across, scale) }.join
@@ -54,7 +55,9 @@ module Lantern
         drawn = "M#{scale.text(x, y)}"
         parts.each do |piece, from, to|
           begins = piece.beside(from, across)
-          drawn << corner(begins, piece, from, across, [x, y], scale) if (begins[0] - x).abs + (begins[1] - y).abs > 1e-4
+          if (begins[0] - x).abs + (begins[1] - y).abs > 1e-4
+            drawn << corner(begins, piece, from, across, [x, y], scale)
+          end
           x, y = piece.beside(to, across)
           drawn << (piece.is_a?(Arc) ? arc(piece, from, to, across, scale) : "L#{scale.text(x, y)}")
         end
@@ -72,8 +75,11 @@ module Lantern
           (x, y), (ax, ay), (bx, by) = piece.from, before.direction(0), piece.direction(0)
           turn, along = ax * by - ay * bx, ax * bx + ay * by
           before = piece
-          next scale.text(x + (ay + by) * across / (1 + along), y - (ax + bx) * across / (1 + along)) if turn * across <= 0 && along > -0.99 || turn.abs < FLAT && along > 0
-          "#{scale.text(x + ay * across, y - ax * across)}A#{scale.number(across.abs)} #{scale.number(across.abs)} 0 0 #{across.positive? ? 1 : 0} #{scale.text(x + by * across, y - bx * across)}"
+          if turn * across <= 0 && along > -0.99 || turn.abs < FLAT && along > 0
+            next scale.text(x + (ay + by) * across / (1 + along), y - (ax + bx) * across / (1 + along))
+          end
+          "#{scale.text(x + ay * across, y - ax * across)}A#{scale.number(across.abs)} #{scale.number(across.abs)} 0 " \
+          "0 #{across.positive? ? 1 : 0} #{scale.text(x + by * across, y - bx * across)}"
         end
         "M#{corners.join("L")}Z"
       end
@@ -91,7 +97,8 @@ module Lantern
       def corner(begins, piece, from, across, ended, scale)
         there = scale.text(*begins)
         dx, dy = piece.direction(from)
-        wide = ((begins[0] - ended[0]) * dx + (begins[1] - ended[1]) * dy) > 0 && (Math.hypot(*piece.at(from).zip(ended).map { |a, b| a - b }) - across.abs).abs < 1e-6
+        wide = ((begins[0] - ended[0]) * dx + (begins[1] - ended[1]) * dy) > 0 &&
+          (Math.hypot(*piece.at(from).zip(ended).map { |a, b| a - b }) - across.abs).abs < 1e-6
         return "L#{there}" unless wide
         radius = scale.number(across.abs)
         "A#{radius} #{radius} 0 0 #{across.positive? ? 1 : 0} #{there}"
@@ -101,7 +108,10 @@ module Lantern
       def arc(piece, from, to, across, scale)
         radius = scale.number((piece.radius + (piece.sweep.positive? ? across : -across)).abs)
         parts = ((to - from) / piece.radius / 2.5).ceil
-        (1..parts).map { |i| "A#{radius} #{radius} 0 0 #{piece.sweep.positive? ? 1 : 0} #{scale.text(*piece.beside(from + (to - from) * i / parts, across))}" }.join
+        (1..parts).map { |i|
+          "A#{radius} #{radius} 0 0 #{piece.sweep.positive? ? 1 : 0} " \
+          "#{scale.text(*piece.beside(from + (to - from) * i / parts, across))}"
+        }.join
       end
 
       def crossbars(form, scale)
@@ -114,7 +124,8 @@ module Lantern
       end
 
       def hull(section, grown, scale)
-        scale.points(section.front.trace(grown, step: section.girth / 24, least: 6) + section.back.trace(grown, step: section.girth / 24, least: 6))
+        scale.points(section.front.trace(grown, step: section.girth / 24, least: 6) + section.back.trace(grown,
+          step: section.girth / 24, least: 6))
       end
 
       def bounds(numbers)

@@ -37,11 +37,16 @@ module Lantern
       def extremes
         quarter = Math::PI / 2
         from, to = [@start, @start + @sweep].minmax
-        ((from / quarter).ceil..(to / quarter).floor).first(4).map { |i| [@centre[0] + @radius * Math.cos(i * quarter), @centre[1] + @radius * Math.sin(i * quarter)] } << at(0) << at(@length)
+        ((from / quarter).ceil..(to / quarter).floor).first(4)
+          .map { |i|
+          [@centre[0] + @radius * Math.cos(i * quarter),
+            @centre[1] + @radius * Math.sin(i * quarter)]
+        } << at(0) << at(@length)
       end
 
       # The part of it from one distance to another.
-      def stretch(from, to) = Arc.new(centre:, radius:, start: @start + @side * from / @radius, sweep: @side * (to - from) / @radius)
+      def stretch(from, to) =
+        Arc.new(centre:, radius:, start: @start + @side * from / @radius, sweep: @side * (to - from) / @radius)
 
       # The same so much farther out.
       def outward(by) = Arc.new(centre:, radius: radius + @side * by, start:, sweep:)
@@ -51,7 +56,8 @@ module Lantern
 
       def placed(x, y, turn)
         cos, sin = Math.cos(turn), Math.sin(turn)
-        Arc.new(centre: [x + centre[0] * cos - centre[1] * sin, y + centre[0] * sin + centre[1] * cos], radius:, start: start + turn, sweep:)
+        Arc.new(centre: [x + centre[0] * cos - centre[1] * sin, y + centre[0] * sin + centre[1] * cos], radius:,
+          start: start + turn, sweep:)
       end
 
       def scaled(factor) = Arc.new(centre: centre.map { _1 * factor }, radius: radius * factor, start:, sweep:)

@@ -12,7 +12,8 @@ module Lantern
       # @param dimensions [Array<Hash>] what to write on a drawing: `about`, `from`, `to`, `length`
       # @param parts [Array<Part>] ribs and stem
       # @param preparing [Array<String>] what has to be done to it first
-      def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [], parts: [], preparing: [], ties: nil)
+      def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [],
+        parts: [], preparing: [], ties: nil)
         @base = base
         @shape = shape
         @path = path
@@ -37,7 +38,8 @@ module Lantern
       def outside_run = @outside_run ||= @measured[:outside_run] || path.edge(half_face)
 
       # Sum over the path of the longer edge: coverage is decided here.
-      def wide_run = @wide_run ||= closed? ? [@measured[:outside_run] || 0, path.wide(half_face)].max : path.wide(half_face)
+      def wide_run = @wide_run ||= closed? ? [@measured[:outside_run] || 0, path.wide(half_face)].max :
+        path.wide(half_face)
 
       # Sum over the path of the shorter edge: here turns crowd.
       def crowded_run = @crowded_run ||= @measured[:inside_run] || path.crowded(half_face)
@@ -79,7 +81,8 @@ module Lantern
       def grown(thickness)
         measured = @measured.slice(:run)
         measured[:girth] = girth + 2 * Math::PI * thickness if @measured[:girth]
-        Band.new(base:, shape:, path:, section: section.grown(thickness), face: face + 2 * thickness, sections:, measured:, findings:, dimensions:, parts:, preparing:, ties:)
+        Band.new(base:, shape:, path:, section: section.grown(thickness), face: face + 2 * thickness, sections:,
+          measured:, findings:, dimensions:, parts:, preparing:, ties:)
       end
 
       def figures

@@ -15,15 +15,19 @@ module Lantern
 
       FIELDS = {
         wire: [
-          Plan::Field::Count.new(:rails, least: 2, most: 8, default: RAILS, label: "Rails", help: "How many wires run round side by side."),
+          Plan::Field::Count.new(:rails, least: 2, most: 8, default: RAILS, label: "Rails",
+            help: "How many wires run round side by side."),
           Plan::Field::Length.new(:rail_diameter, most: 4, default: RAIL_DIAMETER, label: "Wire thickness"),
           Plan::Field::Length.new(:dish, zero: true, most: 24, label: "Dish", default_says: "a sixth of the face",
             help: "How far the middle rails stand above the edge rails when it lies on a table."),
-          Plan::Field::Count.new(:sections, least: 1, most: 200, default: SECTIONS, label: "Sections", help: "From one crossbar to the next."),
-          Plan::Field::Count.new(:ties, least: 1, most: 200, fine: true, label: "Ties on a rail", default_says: "none", help: "For a work form with ties twisted on already.")
+          Plan::Field::Count.new(:sections, least: 1, most: 200, default: SECTIONS, label: "Sections",
+            help: "From one crossbar to the next."),
+          Plan::Field::Count.new(:ties, least: 1, most: 200, fine: true, label: "Ties on a rail", default_says: "none",
+            help: "For a work form with ties twisted on already.")
         ],
         foam: [
-          Plan::Field::Choice.new(:section, default: :round, label: "Cut through", choices: {round: "Round", half_round: "Flat back", flat: "Flat"}),
+          Plan::Field::Choice.new(:section, default: :round, label: "Cut through",
+            choices: {round: "Round", half_round: "Flat back", flat: "Flat"}),
           Plan::Field::Length.new(:thickness, most: 24, label: "Thickness", default_says: "1 in, for flat foam only")
         ],
         board: [Plan::Field::Length.new(:thickness, most: 24, default: THICKNESS[:board], label: "Thickness")],
@@ -62,7 +66,8 @@ module Lantern
         rails, diameter = sizes[:rails], sizes[:rail_diameter].to_f
         if rails * diameter > face
           text = ->(inches) { Measure::Length.text(inches, units:) }
-          raise Plan::Refused.at("form.rails", "#{rails} rails #{text.call(diameter)} thick do not fit side by side on a face of #{text.call(face)}.")
+          raise Plan::Refused.at("form.rails",
+            "#{rails} rails #{text.call(diameter)} thick do not fit side by side on a face of #{text.call(face)}.")
         end
         Section.wire(face, count: rails, diameter:, dish: (sizes[:dish] || DISH_OF_FACE * face.to_r).to_f)
       end

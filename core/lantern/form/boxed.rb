@@ -24,9 +24,16 @@ module Lantern
         check_strings
         check_own
         smallest = [width, height].min
-        refuse("face", "A face of #{text(face)} leaves no middle in a form #{text(smallest)} across.") if face >= smallest / 2
-        refuse("face", "The band (#{text(face)} across) is wider than the tightest bend allows (#{text(path.tightest_radius)} along its middle): the inside edge would fold over itself.") if path.tightest_radius < face / 2 - 1e-9
-        refuse("face", "With a face of #{text(face)} nothing is left of the inside edge.") if path.crowded(face / 2) <= 0
+        if face >= smallest / 2
+          refuse("face", "A face of #{text(face)} leaves no middle in a form #{text(smallest)} across.")
+        end
+        if path.tightest_radius < face / 2 - 1e-9
+          refuse("face", "The band (#{text(face)} across) is wider than the tightest bend allows " \
+            "(#{text(path.tightest_radius)} along its middle): the inside edge would fold over itself.")
+        end
+        if path.crowded(face / 2) <= 0
+          refuse("face", "With a face of #{text(face)} nothing is left of the inside edge.")
+        end
       end
 
       # What a shape has to say of its own sizes, once all of them are known.
@@ -57,7 +64,8 @@ module Lantern
       # The face, where the tape is laid across the band: a quarter of the way round.
       def across_band
         along = path.length / 4
-        {about: "form.face", from: path.beside(along, -face / 2), to: path.beside(along, face / 2), length: face, across: true}
+        {about: "form.face", from: path.beside(along, -face / 2), to: path.beside(along, face / 2), length: face,
+         across: true}
       end
 
       def own_height? = self.class.sizes.any? { _1.name == :height }
@@ -74,7 +82,8 @@ module Lantern
         usual[name] * (known ? sizes[known].to_f / usual[known] : string / typical_run)
       end
 
-      def typical_run = @typical_run ||= self.class.new(@sizes.merge(measured: nil, **self.class.typical), units: @units).path.length
+      def typical_run = @typical_run ||= self.class.new(@sizes.merge(measured: nil, **self.class.typical),
+        units: @units).path.length
 
       # A string along the middle, or along both edges, says how large the form really is.
       def sized_by_string(path) = string ? path.scaled(string / path.length) : path
@@ -97,13 +106,21 @@ module Lantern
         wanted = [:width, (:height if own_height?)].compact
         missing = wanted.find { !sizes[_1] } unless string
         missing ||= :face unless sizes[:face] || girth_face || edges_face
-        refuse(missing, "#{self.class.sizes.find { _1.name == missing }.label} is missing; a string along the middle and one round the band would do as well.") if missing
+        if missing
+          refuse(missing, "#{self.class.sizes.find { _1.name == missing }.label} is missing; a string along the " \
+            "middle and one round the band would do as well.")
+        end
       end
 
       def check_strings
         runs = measured.values_at(:inside_run, :run, :outside_run).compact
-        refuse("measured.inside_run", "Along the inside a string must be shorter than along the middle, and there shorter than along the outside.") if runs != runs.sort || runs.uniq != runs
-        refuse("measured.girth", "#{text(measured[:girth])} round the band is too little for such a base.") if !sizes[:face] && girth_face && girth_face <= 0
+        if runs != runs.sort || runs.uniq != runs
+          refuse("measured.inside_run", "Along the inside a string must be shorter than along the middle, and there " \
+            "shorter than along the outside.")
+        end
+        if !sizes[:face] && girth_face && girth_face <= 0
+          refuse("measured.girth", "#{text(measured[:girth])} round the band is too little for such a base.")
+        end
       end
     end
   end

@@ -8,7 +8,9 @@ module Lantern
       box
 
       def check_own
-        refuse("height", "A cane #{text(width)} wide must be higher than its hook, #{text(width / 2)}.") if height <= width / 2
+        if height <= width / 2
+          refuse("height", "A cane #{text(width)} wide must be higher than its hook, #{text(width / 2)}.")
+        end
       end
 
       # The stick ends square, so only the hook's top lies half a face outside the middle.
@@ -16,7 +18,8 @@ module Lantern
         hook = width / 2
         low = (height + face) / 2
         high = low - (height + face / 2 - hook)
-        Path.new([Line.new(from: [-hook, low], to: [-hook, high]), Tracing.arc([0.0, high], hook, Math::PI, 2 * Math::PI)])
+        Path.new([Line.new(from: [-hook, low], to: [-hook, high]),
+          Tracing.arc([0.0, high], hook, Math::PI, 2 * Math::PI)])
       end
     end
   end

@@ -8,7 +8,8 @@ module Lantern
       shape :clover, title: "Clover", typical: {width: 16, face: 1.5}
       box height: false
       sizes << Plan::Field::Count.new(:leaves, least: 3, most: 4, default: 3, label: "Leaves")
-      size :stem, zero: true, label: "Stem", default_says: "a third of the width", help: "From the leaves to its end; 0 for none."
+      size :stem, zero: true, label: "Stem", default_says: "a third of the width",
+        help: "From the leaves to its end; 0 for none."
       size :stem_thickness, label: "Stem, how thick", default_says: "two thirds of the face"
 
       # A leaf's radius against the distance of its middle from the clover's (from memory: common wire clovers).

@@ -7,8 +7,10 @@ module Lantern
     class Composite < Shape
       # Two canes, hooks inward, their sticks crossing below.
       CANES = [
-        {"shape" => "cane", "width" => "8 in", "height" => "18 in", "x" => "-0.4 in", "turn" => -35, "cut_start" => "2 in"},
-        {"shape" => "cane", "width" => "8 in", "height" => "18 in", "x" => "0.4 in", "turn" => 35, "mirror" => true, "cut_start" => "2 in"}
+        {"shape" => "cane", "width" => "8 in", "height" => "18 in", "x" => "-0.4 in", "turn" => -35,
+         "cut_start" => "2 in"},
+        {"shape" => "cane", "width" => "8 in", "height" => "18 in", "x" => "0.4 in", "turn" => 35, "mirror" => true,
+         "cut_start" => "2 in"}
       ].freeze
       MOST = 8
 
@@ -19,23 +21,29 @@ module Lantern
       # and down.
       class PartReader < Plan::Field
         COMMON = [
-          Plan::Field::Length.new(:x, signed: true, zero: true, most: 240, default: 0r, label: "To the right", help: "Of the middle; with a minus, to the left."),
-          Plan::Field::Length.new(:y, signed: true, zero: true, most: 240, default: 0r, label: "Down", help: "Of the middle; with a minus, up."),
-          Plan::Field::Number.new(:turn, least: -360.0, most: 360.0, default: 0.0, label: "Turned", help: "Degrees, clockwise."),
+          Plan::Field::Length.new(:x, signed: true, zero: true, most: 240, default: 0r, label: "To the right",
+            help: "Of the middle; with a minus, to the left."),
+          Plan::Field::Length.new(:y, signed: true, zero: true, most: 240, default: 0r, label: "Down",
+            help: "Of the middle; with a minus, up."),
+          Plan::Field::Number.new(:turn, least: -360.0, most: 360.0, default: 0.0, label: "Turned",
+            help: "Degrees, clockwise."),
           Plan::Field::Switch.new(:mirror, default: false, label: "Mirrored"),
           Plan::Field::Length.new(:cut_start, zero: true, most: 240, default: 0r, label: "Cut off its first end"),
           Plan::Field::Length.new(:cut_end, zero: true, most: 240, default: 0r, label: "Cut off its other end")
         ].freeze
 
         def read(value, at, reading)
-          return reading.refuse(at, "A part must be an object with named fields; #{reading.quote(value)} is none.") unless value.is_a?(Hash)
+          unless value.is_a?(Hash)
+            return reading.refuse(at, "A part must be an object with named fields; #{reading.quote(value)} is none.")
+          end
           Record.new(name, fields: fields_for(value), label:).read(value, at, reading)&.merge(at:)
         end
 
         # @return [Array<Plan::Field>] what a part of this shape is made of
         def fields_for(value)
           shape = value.is_a?(Hash) ? PartReader.shapes.find { |name, _| name.to_s == value["shape"] } : nil
-          choice = Choice.new(:shape, choices: -> { PartReader.shapes.transform_values(&:title) }, required: true, label: "Shape")
+          choice = Choice.new(:shape, choices: -> { PartReader.shapes.transform_values(&:title) }, required: true,
+            label: "Shape")
           [choice, *(shape ? shape.last.sizes.reject { _1.name == :face } : []), *COMMON]
         end
 
@@ -46,7 +54,8 @@ module Lantern
         def limits = {"fields" => COMMON.map(&:declare)}
       end
 
-      sizes << Plan::Field::List.new(:parts, least: 2, most: MOST, of: PartReader.new(:part, label: "A part"), label: "Parts", default_says: "two canes that make a heart")
+      sizes << Plan::Field::List.new(:parts, least: 2, most: MOST, of: PartReader.new(:part, label: "A part"),
+        label: "Parts", default_says: "two canes that make a heart")
 
       # Ends nearer than this share of the face to another part are tied to it (from memory).
       NEAR = 1.0
@@ -55,8 +64,17 @@ module Lantern
 
       def check
         face
-        placed.each { |part| refuse_part(part, :width, "The parts need a place of their own; this one lies exactly on another.") if placed.any? { |other| !other.equal?(part) && same?(other, part) } }
-        refuse("measured", "The runs of joined forms are not measured all at once; measure each part. Only the girth can be.") if measured.keys.any? { _1 != :girth }
+        placed.each { |part|
+          if placed.any? { |other| !other.equal?(part) && same?(other, part) }
+            refuse_part(part, :width,
+              "The parts need a place of their own; this one lies exactly on " \
+              "another.")
+          end
+        }
+        if measured.keys.any? { _1 != :girth }
+          refuse("measured",
+            "The runs of joined forms are not measured all at once; measure each part. Only the girth can be.")
+        end
       end
 
       def path = @path ||= Joined.new(placed.map(&:path))
@@ -68,19 +86,28 @@ module Lantern
       end
 
       def findings
-        [note("tie_parts", "#{ties.empty? ? "The parts do not meet anywhere: nothing holds them together" : "The parts meet in #{places(ties.size)}: tie each with wire or two cable ties"}#{", and tape over the #{(cut_ends == 1) ? "cut end" : "#{cut_ends} cut ends"}" if cut_ends.positive?}."),
-          *(note("saved_by_cutting", "Cutting the ends off saves #{text(saved)} of run, #{(100 * saved / (saved + path.length)).round} in 100 of the covering.") if saved.positive?)]
+        [note("tie_parts", "#{tying}#{taping}."),
+          *(if saved.positive?
+              note("saved_by_cutting", "Cutting the ends off saves #{text(saved)} of run, " \
+                "#{(100 * saved / (saved + path.length)).round} in 100 of the covering.")
+            end)]
       end
 
       def preparing
-        [("Cut the ends off: #{text(saved)} in all. File or tape them." if saved.positive?), ("Lay the parts as drawn and tie them where they meet, in #{places(ties.size)}." if ties.any?)].compact
+        [("Cut the ends off: #{text(saved)} in all. File or tape them." if saved.positive?),
+          ("Lay the parts as drawn and tie them where they meet, in #{places(ties.size)}." if ties.any?)].compact
       end
 
       # Where parts cross, or where an end of one lies on another.
       # @return [Array<(Float, Float)>]
       def ties
-        @ties ||= placed.combination(2).flat_map { |one, other| crossings(one, other) + touching(one, other) + touching(other, one) }
-          .reduce([]) { |kept, point| (kept.any? { |x, y| Math.hypot(point[0] - x, point[1] - y) < face }) ? kept : kept << point }
+        @ties ||= placed.combination(2).flat_map { |one, other|
+          crossings(one, other) + touching(one, other) + touching(other, one)
+        }
+          .reduce([]) { |kept, point|
+          (kept.any? { |x, y| Math.hypot(point[0] - x, point[1] - y) < face }) ? kept :
+                    kept << point
+        }
       end
 
       # Run that is cut away, inches.
@@ -88,20 +115,38 @@ module Lantern
 
       private
 
+      def tying
+        return "The parts do not meet anywhere: nothing holds them together" if ties.empty?
+        "The parts meet in #{places(ties.size)}: tie each with wire or two cable ties"
+      end
+
+      def taping
+        return unless cut_ends.positive?
+        ", and tape over the #{(cut_ends == 1) ? "cut end" : "#{cut_ends} cut ends"}"
+      end
+
       # One part in its place: its path, and how long it was before it was cut.
       Placed = Value.define(:path, :whole, :cut, :at)
       private_constant :Placed
 
-      def said = sizes[:parts].empty? ? CANES.map { PartReader.new(:part).read(_1, nil, Plan::Reading.new(units: "in")) } : sizes[:parts]
+      def said = sizes[:parts]
+        .empty? ? CANES.map { PartReader.new(:part).read(_1, nil, Plan::Reading.new(units: "in")) } : sizes[:parts]
 
       def placed
         @placed ||= said.map do |part|
           whole = path_of(part)
           from, to = part.values_at(:cut_start, :cut_end).map(&:to_f)
-          refuse_part(part, :cut_start, "There is nothing to cut off the end of a closed #{Form.shapes[part[:shape]].title.downcase}.") if whole.closed? && from + to > 0
-          refuse_part(part, :cut_start, "Cutting off #{text(from + to)} leaves nothing of a part #{text(whole.length)} long.") if from + to >= whole.length
+          if whole.closed? && from + to > 0
+            refuse_part(part, :cut_start,
+              "There is nothing to cut off the end of a closed #{Form.shapes[part[:shape]].title.downcase}.")
+          end
+          if from + to >= whole.length
+            refuse_part(part, :cut_start,
+              "Cutting off #{text(from + to)} leaves nothing of a part #{text(whole.length)} long.")
+          end
           kept = (from + to).zero? ? whole : whole.shortened(from, to)
-          Placed.new(path: kept.placed(x: part[:x].to_f, y: part[:y].to_f, turn: part[:turn] * Math::PI / 180, mirror: part[:mirror]), whole: whole.length, cut: [from, to].count(&:positive?), at: part[:at])
+          Placed.new(path: kept.placed(x: part[:x].to_f, y: part[:y].to_f, turn: part[:turn] * Math::PI / 180,
+            mirror: part[:mirror]), whole: whole.length, cut: [from, to].count(&:positive?), at: part[:at])
         end
       end
 
@@ -110,14 +155,25 @@ module Lantern
         usual = klass.sizes.to_h { [_1.name, _1.default] }
         shape = klass.new({**usual, **part.compact, face:, shape: part[:shape], measured: nil}, units: @units)
         shape.check
-        refuse_part(part, :inside, "Every part has the same face; this ring's is #{text(shape.face)}, the others' #{text(face)}.") if (shape.face - face).abs > 0.01
+        if (shape.face - face).abs > 0.01
+          refuse_part(part, :inside,
+            "Every part has the same face; this ring's is #{text(shape.face)}, the others' #{text(face)}.")
+        end
         shape.path
       rescue Plan::Refused => refused
         raise refused if refused.problems.any? { _1.at.start_with?("form.parts") }
-        raise Plan::Refused.new(refused.problems.map { |problem| Plan::Problem.new(at: problem.at.sub("form", part[:at] || "form"), says: problem.says) })
+        raise Plan::Refused.new(refused.problems.map { |problem|
+          Plan::Problem.new(
+            at: problem.at.sub("form", part[:at] || "form"), says: problem.says
+          )
+        })
       end
 
-      def same?(one, other) = one.path.pieces.size == other.path.pieces.size && [0.0, 0.3].all? { |share| one.path.at(share * one.path.length).zip(other.path.at(share * other.path.length)).all? { |a, b| (a - b).abs < 1e-6 } }
+      def same?(one, other) = one.path.pieces.size == other.path.pieces.size &&
+        [0.0, 0.3].all? { |share|
+          one.path.at(share * one.path.length).zip(other.path.at(share * other.path.length))
+            .all? { |a, b| (a - b).abs < 1e-6 }
+        }
 
       def crossings(one, other)
         sides = [one, other].map { _1.path.trace(0.0, step: face / 8).each_cons(2).to_a }
@@ -128,7 +184,8 @@ module Lantern
       def touching(one, other)
         return [] if one.path.closed?
         points = other.path.trace(0.0, step: face / 8)
-        [one.path.at(0), one.path.at(one.path.length)].select { |x, y| points.any? { |px, py| Math.hypot(px - x, py - y) <= face * NEAR } }
+        [one.path.at(0), one.path.at(one.path.length)]
+          .select { |x, y| points.any? { |px, py| Math.hypot(px - x, py - y) <= face * NEAR } }
       end
 
       def cut_ends = placed.sum(&:cut)

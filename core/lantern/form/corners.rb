@@ -14,7 +14,8 @@ module Lantern
         turns = path.corners.map(&:abs).select { _1 >= SHARP }
         return [] if turns.empty?
         wedge = Measure::Length.text(face / 2 * turns.max, units:)
-        says = (turns.size == 1) ? "At the corner turns fan out: #{wedge} of the wide edge lies open" : "At #{turns.size} corners turns fan out: up to #{wedge} of the wide edge lies open"
+        says = (turns.size == 1) ? "At the corner turns fan out: #{wedge} of the wide edge lies open" :
+          "At #{turns.size} corners turns fan out: up to #{wedge} of the wide edge lies open"
         [Plan::Finding.new(level: :note, code: "sharp_corners", at: "outside",
           says: "#{says}. Lay an extra turn over the point first, or fold one in; the sum counts the wide edge.")]
       end

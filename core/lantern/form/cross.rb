@@ -9,12 +9,16 @@ module Lantern
       size :arm, label: "Width of an arm, over all", default_says: "a third of the width"
 
       def check_own
-        refuse("arm", "An arm of #{text(arm)} must be wider than two faces (#{text(2 * face)}) and narrower than the cross (#{text([width, height].min)}).") unless arm.between?(2 * face, [width, height].min - 2 * face)
+        unless arm.between?(2 * face, [width, height].min - 2 * face)
+          refuse("arm", "An arm of #{text(arm)} must be wider than two faces (#{text(2 * face)}) and narrower than " \
+            "the cross (#{text([width, height].min)}).")
+        end
       end
 
       def trace(width, height)
         w, h, a = width / 2, height / 2, (arm - face) / 2
-        Tracing.polygon([[-a, -h], [a, -h], [a, -a], [w, -a], [w, a], [a, a], [a, h], [-a, h], [-a, a], [-w, a], [-w, -a], [-a, -a]])
+        Tracing.polygon([[-a, -h], [a, -h], [a, -a], [w, -a], [w, a], [a, a], [a, h], [-a, h], [-a, a], [-w, a],
+          [-w, -a], [-a, -a]])
       end
 
       private

@@ -10,7 +10,10 @@ module Lantern
       # @return [Array<(Float, Float)>] the same points in a box of this size
       def into_box(points, width, height)
         xs, ys = points.transpose
-        points.map { |x, y| [((x - xs.min) / (xs.max - xs.min) - 0.5) * width, ((y - ys.min) / (ys.max - ys.min) - 0.5) * height] }
+        points.map { |x, y|
+          [((x - xs.min) / (xs.max - xs.min) - 0.5) * width,
+            ((y - ys.min) / (ys.max - ys.min) - 0.5) * height]
+        }
       end
     end
   end

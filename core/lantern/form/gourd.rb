@@ -7,8 +7,10 @@ module Lantern
     class Gourd < Boxed
       shape :gourd, title: "Gourd", typical: {width: 16, height: 13, face: 1.5}
       box
-      sizes << Plan::Field::Count.new(:ribs, least: 0, most: 24, default: 5, label: "Ribs", help: "Seen from the front, those along the sides not counted.")
-      size :stem, zero: true, label: "Stem", default_says: "a fifth of the height", help: "How far it stands up out of the dip; 0 for none."
+      sizes << Plan::Field::Count.new(:ribs, least: 0, most: 24, default: 5, label: "Ribs",
+        help: "Seen from the front, those along the sides not counted.")
+      size :stem, zero: true, label: "Stem", default_says: "a fifth of the height",
+        help: "How far it stands up out of the dip; 0 for none."
       size :stem_thickness, label: "Stem, how thick", default_says: "a tenth of the width"
 
       # How deep the dips are, as a share of the height's half, and how far they reach (from memory).
@@ -24,7 +26,8 @@ module Lantern
       end
 
       def parts
-        ribs = (1..sizes[:ribs]).map { |number| Part.new(kind: :rib, path: rib(-Math.cos(Math::PI * number / (sizes[:ribs] + 1)))) }
+        ribs = (1..sizes[:ribs])
+          .map { |number| Part.new(kind: :rib, path: rib(-Math.cos(Math::PI * number / (sizes[:ribs] + 1)))) }
         ribs + stem
       end
 
@@ -49,7 +52,8 @@ module Lantern
         length = (sizes[:stem] || high / 5).to_f
         return [] if length.zero?
         foot = level(-Math::PI / 2, wide, high)
-        [Part.new(kind: :stem, path: Tracing.lines([foot, [foot[0], foot[1] - length]]), diameter: (sizes[:stem_thickness] || wide / 10).to_f)]
+        [Part.new(kind: :stem, path: Tracing.lines([foot, [foot[0], foot[1] - length]]),
+          diameter: (sizes[:stem_thickness] || wide / 10).to_f)]
       end
 
       # The middle's own box, as a string may have sized it.

@@ -12,7 +12,10 @@ module Lantern
 
       def check_own
         lobe = (width - face) * LOBE
-        refuse("height", "A heart #{text(width)} wide must be higher than #{text(2 * lobe + face)}, or it has no point.") if height - face <= 2 * lobe
+        if height - face <= 2 * lobe
+          refuse("height",
+            "A heart #{text(width)} wide must be higher than #{text(2 * lobe + face)}, or it has no point.")
+        end
       end
 
       def trace(width, height)
@@ -26,7 +29,8 @@ module Lantern
         touch = toward - Math.acos(lobe / Math.hypot(point[1] - level, aside))
         right = Tracing.arc([aside, level], lobe, -notch, touch)
         left = Tracing.arc([-aside, level], lobe, Math::PI - touch, Math::PI + notch)
-        Path.new([right, Line.new(from: right.at(right.length), to: point), Line.new(from: point, to: left.at(0)), left])
+        Path.new([right, Line.new(from: right.at(right.length), to: point), Line.new(from: point, to: left.at(0)),
+          left])
       end
     end
   end

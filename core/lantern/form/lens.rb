@@ -10,7 +10,10 @@ module Lantern
       box
 
       def check_own
-        refuse("width", "A lens is no wider than it is high; this one is #{text(width)} wide and #{text(height)} high.") if width > height
+        if width > height
+          refuse("width",
+            "A lens is no wider than it is high; this one is #{text(width)} wide and #{text(height)} high.")
+        end
       end
 
       def trace(width, height)
@@ -18,7 +21,8 @@ module Lantern
         centre = radius - width / 2
         half = Math.asin(height / 2 / radius)
         half = Math::PI - half if centre.negative?
-        Path.new([Tracing.arc([-centre, 0.0], radius, -half, half), Tracing.arc([centre, 0.0], radius, Math::PI - half, Math::PI + half)])
+        Path.new([Tracing.arc([-centre, 0.0], radius, -half, half),
+          Tracing.arc([centre, 0.0], radius, Math::PI - half, Math::PI + half)])
       end
     end
   end

@@ -13,13 +13,18 @@ module Lantern
       # A kite, to begin with.
       KITE = [[0, -10], [7, -3], [0, 12], [-7, -3]].freeze
       sizes << Plan::Field::List.new(:points, least: 3, most: MOST, label: "Corners", default_says: "a kite",
-        of: Plan::Field::List.new(:corner, least: 2, most: 2, label: "A corner", of: Plan::Field::Place.new(:place, label: "A place")))
+        of: Plan::Field::List.new(:corner, least: 2, most: 2, label: "A corner",
+          of: Plan::Field::Place.new(:place, label: "A place")))
 
       def check_own
-        refuse("points", "Two corners that follow each other are the same.") if corners.each_cons(2).any? { |a, b| a == b } || corners.first == corners.last
+        if corners.each_cons(2).any? { |a, b| a == b } || corners.first == corners.last
+          refuse("points", "Two corners that follow each other are the same.")
+        end
         refuse("points", "The outline has no width.") if corners.map(&:first).uniq.one?
         crossing = Crossing.find(corners)
-        refuse("points", "The outline crosses itself between corners #{crossing.map { _1 + 1 }.join(" and ")}.") if crossing
+        if crossing
+          refuse("points", "The outline crosses itself between corners #{crossing.map { _1 + 1 }.join(" and ")}.")
+        end
       end
 
       def trace(width, _height)

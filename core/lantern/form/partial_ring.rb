@@ -8,7 +8,8 @@ module Lantern
 
       size :width, label: "The ring it is cut from, across", help: "Outside edge to outside edge, before it was cut."
       size :face, label: "Face", help: "Across the band, from edge to edge."
-      sizes << Plan::Field::Number.new(:degrees, least: 0, most: 360, above: true, default: 180.0, label: "Degrees", help: "How much of the ring it keeps; 180 is half.")
+      sizes << Plan::Field::Number.new(:degrees, least: 0, most: 360, above: true, default: 180.0, label: "Degrees",
+        help: "How much of the ring it keeps; 180 is half.")
 
       # Less than this is a scrap, in degrees (from memory).
       SCRAP = 15
@@ -18,12 +19,14 @@ module Lantern
       end
 
       # From the left end over the top to the right one, so that the outside is outside.
-      def trace(width, _height) = Path.new([Arc.new(centre: [0.0, 0.0], radius: width / 2, start: -Math::PI / 2 - turn / 2, sweep: turn)])
+      def trace(width, _height) =
+        Path.new([Arc.new(centre: [0.0, 0.0], radius: width / 2, start: -Math::PI / 2 - turn / 2, sweep: turn)])
 
       def dimensions
         points = path.trace(face / 2) + path.trace(-face / 2)
         xs, ys = points.transpose
-        [{about: "form.width", from: [xs.min, ys.max], to: [xs.max, ys.max], length: xs.max - xs.min, follows: sizes[:degrees] < 180}, across_band]
+        [{about: "form.width", from: [xs.min, ys.max], to: [xs.max, ys.max], length: xs.max - xs.min,
+          follows: sizes[:degrees] < 180}, across_band]
       end
 
       # What the rest of the ring is good for.
@@ -38,10 +41,12 @@ module Lantern
           ("an arc of #{degrees(left)}, #{text(radius * left * Math::PI / 180)} along its middle" if left >= SCRAP)
         ].compact
         says = uses.empty? ? "too little to use" : "good for #{uses.join(" and ")}"
-        [note("rest_of_ring", "The rest of the ring, #{degrees(rest)} or #{text(radius * rest * Math::PI / 180)} along its middle, is #{says}.")]
+        [note("rest_of_ring", "The rest of the ring, #{degrees(rest)} or #{text(radius * rest * Math::PI / 180)} " \
+          "along its middle, is #{says}.")]
       end
 
-      def preparing = ["Mark #{degrees(sizes[:degrees])} on the ring, #{text(path.edge(face / 2))} along its outside edge, and cut it there. Tape or sand the cut ends."]
+      def preparing = ["Mark #{degrees(sizes[:degrees])} on the ring, #{text(path.edge(face / 2))} along its outside " \
+        "edge, and cut it there. Tape or sand the cut ends."]
 
       private
 

@@ -13,7 +13,8 @@ module Lantern
       # @param pieces [Array<Line, Arc>] each starting where the one before it ends
       def initialize(pieces)
         @pieces = pieces.freeze
-        @closed = Math.hypot(*minus(pieces.first.at(0), pieces.last.at(pieces.last.length))) < 1e-6 * [pieces.sum(&:length), 1].max
+        @closed = Math.hypot(*minus(pieces.first.at(0), pieces.last.at(pieces.last.length))) < 1e-6 *
+          [pieces.sum(&:length), 1].max
         @starts = pieces.reduce([0.0]) { |starts, piece| starts << starts.last + piece.length }.freeze
       end
 
@@ -42,7 +43,8 @@ module Lantern
       # round on an arc and the tight side is cut short by 2 b tan(delta / 2).
       # Source: parallel curves (Steiner).
       def edge(across)
-        pieces.sum { |piece| piece.length * (1 + piece.curvature * across) } + corners.sum { |turn| corner_edge(turn, across) }
+        pieces.sum { |piece| piece.length * (1 + piece.curvature * across) } +
+          corners.sum { |turn| corner_edge(turn, across) }
       end
 
       # Sum over the path of whichever edge of a band of half-width `half` is the longer there.
@@ -52,7 +54,8 @@ module Lantern
 
       # Sum over the path of whichever edge is the shorter there.
       def crowded(half)
-        pieces.sum { |piece| piece.length * (1 - piece.curvature.abs * half) } - corners.sum { |turn| 2 * half * Math.tan(turn.abs / 2) }
+        pieces.sum { |piece| piece.length * (1 - piece.curvature.abs * half) } -
+          corners.sum { |turn| 2 * half * Math.tan(turn.abs / 2) }
       end
 
       # Where a share of the wide run lies: a covering lapped evenly at the wide edge has got as far
@@ -109,7 +112,10 @@ module Lantern
       # a corner.
       # @return [Array<(Line or Arc, Float, Float)>] each piece, and from where to where it goes
       def parallel(across)
-        meetings = joints.map { |before, after, bend| meeting(before, after, bend, across) if bend * across < -1e-9 && bend.abs < 3.1 }
+        meetings = joints.map { |before, after, bend|
+          meeting(before, after, bend, across) if bend * across < -1e-9 &&
+            bend.abs < 3.1
+        }
         meetings << nil unless closed?
         pieces.each_with_index.filter_map do |piece, i|
           from = meetings[i - 1]&.last || 0.0

@@ -8,11 +8,14 @@ module Lantern
         Length.new(:run, label: "String along the middle", help: "Once round, along the middle of the band."),
         Length.new(:inside_run, label: "String along the inside", help: "Once round, along the inside edge."),
         Length.new(:outside_run, label: "String along the outside", help: "Once round, along the outside edge."),
-        Length.new(:girth, most: 240, label: "String round the band", help: "Once round the band: front, edge, back, edge.")
+        Length.new(:girth, most: 240, label: "String round the band",
+          help: "Once round the band: front, edge, back, edge.")
       ].freeze
 
       def read(value, at, reading)
-        return reading.refuse(at, "The form must be an object with named fields; #{reading.quote(value)} is none.") unless value.is_a?(Hash)
+        unless value.is_a?(Hash)
+          return reading.refuse(at, "The form must be an object with named fields; #{reading.quote(value)} is none.")
+        end
         before = reading.problems.size
         sizes = Record.new(name, fields: fields_for(value), label:).read(value, at, reading).merge(units: reading.units)
         return if reading.problems.size > before
@@ -37,7 +40,8 @@ module Lantern
       def common_fields(usual)
         [
           Choice.new(:base, choices: Base::TITLES, required: usual.empty?, default: usual[:base], label: "Base"),
-          Choice.new(:shape, choices: -> { Form.shapes.transform_values(&:title) }, required: usual.empty?, default: usual[:shape], label: "Shape"),
+          Choice.new(:shape, choices: -> { Form.shapes.transform_values(&:title) }, required: usual.empty?,
+            default: usual[:shape], label: "Shape"),
           Record.new(:measured, fields: MEASURED, label: "What a string says")
         ]
       end

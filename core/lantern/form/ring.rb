@@ -21,18 +21,28 @@ module Lantern
         [
           {about: "form.inside", from: [-inner, 0.0], to: [inner, 0.0], length: inner * 2, inset: true},
           {about: "form.outside", from: [-outer, 0.0], to: [outer, 0.0], length: outer * 2},
-          {about: "form.face", from: [inner * Math.sqrt(0.5), -inner * Math.sqrt(0.5)], to: [outer * Math.sqrt(0.5), -outer * Math.sqrt(0.5)], length: face, across: true}
+          {about: "form.face", from: [inner * Math.sqrt(0.5), -inner * Math.sqrt(0.5)],
+           to: [outer * Math.sqrt(0.5), -outer * Math.sqrt(0.5)], length: face, across: true}
         ]
       end
 
       def check
         outside, inside = sizes.values_at(:outside, :inside)
-        refuse("inside", "The opening (#{text(inside)}) must be smaller than the form (#{text(outside)}).") if outside && inside && inside >= outside
+        if outside && inside && inside >= outside
+          refuse("inside", "The opening (#{text(inside)}) must be smaller than the form (#{text(outside)}).")
+        end
         runs = measured.values_at(:inside_run, :run, :outside_run).compact
-        refuse("measured.run", "Along the inside a string must be shorter than along the middle, and there shorter than along the outside.") if runs != runs.sort || runs.uniq != runs
+        if runs != runs.sort || runs.uniq != runs
+          refuse("measured.run", "Along the inside a string must be shorter than along the middle, and there shorter " \
+            "than along the outside.")
+        end
         raise_unknown unless half
         raise_unknown unless radius
-        refuse(measured.any? ? "measured" : "inside", "The band would be wider than the ring: a face of #{text(half * 2)} on a ring #{text((radius + half) * 2)} across.") if half >= radius
+        if half >= radius
+          refuse(measured.any? ? "measured" : "inside",
+            "The band would be wider than the ring: a face of #{text(half * 2)} on a ring " \
+            "#{text((radius + half) * 2)} across.")
+        end
       end
 
       private
@@ -73,7 +83,8 @@ module Lantern
 
       def raise_unknown
         missing = %i[outside inside].reject { sizes[_1] }
-        refuse(missing.first || "measured", "A ring needs its outside and its opening, or a string round it: the run and the girth.")
+        refuse(missing.first || "measured",
+          "A ring needs its outside and its opening, or a string round it: the run and the girth.")
       end
     end
   end

@@ -30,14 +30,16 @@ module Lantern
         # Half a tube with a flat back. Girth t + pi t / 2.
         def half_round(face)
           r = face / 2
-          new(kind: :half_round, front: Path.new([Arc.new(centre: [0.0, 0.0], radius: r, start: Math::PI, sweep: Math::PI)]),
+          new(kind: :half_round,
+            front: Path.new([Arc.new(centre: [0.0, 0.0], radius: r, start: Math::PI, sweep: Math::PI)]),
             back: Path.new([Line.new(from: [r, 0.0], to: [-r, 0.0])]))
         end
 
         # A flat board. Girth 2 (2b + h).
         def flat(face, thickness)
           b, h = face / 2, thickness / 2
-          new(kind: :flat, front: lines([-b, 0.0], [-b, -h], [b, -h], [b, 0.0]), back: lines([b, 0.0], [b, h], [-b, h], [-b, 0.0]))
+          new(kind: :flat, front: lines([-b, 0.0], [-b, -h], [b, -h], [b, 0.0]),
+            back: lines([b, 0.0], [b, h], [-b, h], [-b, 0.0]))
         end
 
         # Parallel wires, the middle ones standing `dish` in front of the edge ones. The hull of
@@ -72,10 +74,12 @@ module Lantern
             to = Math.atan2(b[1] - a[1], b[0] - a[0]) - Math::PI / 2
             turn = (to - from) % (2 * Math::PI)
             from += turn
-            [Arc.new(centre: a, radius: r, start: from - turn, sweep: turn), Line.new(from: off(a, r, from), to: off(b, r, from))]
+            [Arc.new(centre: a, radius: r, start: from - turn, sweep: turn),
+              Line.new(from: off(a, r, from), to: off(b, r, from))]
           end
           left = (-from) % (2 * Math::PI)
-          Path.new((pieces + [Arc.new(centre: rails.last, radius: r, start: from, sweep: left)]).reject { _1.length < 1e-9 })
+          Path.new((pieces + [Arc.new(centre: rails.last, radius: r, start: from, sweep: left)])
+            .reject { _1.length < 1e-9 })
         end
 
         def under(rails, r)
@@ -94,13 +98,16 @@ module Lantern
       def girth = @girth ||= front.length + back.length
 
       # How far it reaches from front to back.
-      def depth = @depth ||= [front, back].flat_map { |path| path.box.values_at(1, 3) }.minmax.then { |top, bottom| bottom - top }
+      def depth = @depth ||= [front, back].flat_map { |path| path.box.values_at(1, 3) }.minmax.then { |top, bottom|
+        bottom - top
+      }
 
       # The section grown by so much on every side: arcs about its corners, arcs wider, lines moved out.
       # @return [Section]
       def grown(by)
         ends = [front.pieces, back.pieces]
-        Section.new(kind:, rails:, rail_radius:, front: outward(ends[0], ends[1].first, by), back: outward(ends[1], ends[0].first, by))
+        Section.new(kind:, rails:, rail_radius:, front: outward(ends[0], ends[1].first, by),
+          back: outward(ends[1], ends[0].first, by))
       end
 
       # The mean of a quantity over once round the section, by Gauss and Legendre's rule with five
@@ -108,7 +115,10 @@ module Lantern
       # @yieldparam across [Float] distance from the middle of the band towards the outside
       def mean
         total = [front, back].sum do |path|
-          path.pieces.sum { |piece| piece.length * GAUSS.sum { |place, weight| weight * yield(piece.at(piece.length * place)[0]) } }
+          path.pieces.sum { |piece|
+            piece.length *
+              GAUSS.sum { |place, weight| weight * yield(piece.at(piece.length * place)[0]) }
+          }
         end
         total / girth
       end
@@ -118,7 +128,10 @@ module Lantern
           follows = pieces[i + 1] || after
           (from_x, from_y), (to_x, to_y) = piece.direction(piece.length), follows.direction(0)
           turn = Math.atan2(from_x * to_y - from_y * to_x, from_x * to_x + from_y * to_y)
-          corner = Arc.new(centre: piece.at(piece.length), radius: by, start: Math.atan2(-from_x, from_y), sweep: turn) if turn > 1e-9
+          if turn > 1e-9
+            corner = Arc.new(centre: piece.at(piece.length), radius: by, start: Math.atan2(-from_x, from_y),
+              sweep: turn)
+          end
           [piece.outward(by), corner].compact
         end
         Path.new(grown)
@@ -126,7 +139,8 @@ module Lantern
 
       # Abscissas and weights for the stretch 0..1.
       # Source: Abramowitz and Stegun, Handbook of Mathematical Functions, table 25.4.
-      GAUSS = [[0.0, 0.5688888888888889], [0.5384693101056831, 0.4786286704993665], [-0.5384693101056831, 0.4786286704993665],
+      GAUSS = [[0.0, 0.5688888888888889], [0.5384693101056831, 0.4786286704993665],
+        [-0.5384693101056831, 0.4786286704993665],
         [0.9061798459386640, 0.2369268850561891], [-0.9061798459386640, 0.2369268850561891]]
         .map { |place, weight| [(1 + place) / 2, weight / 2] }.freeze
       private_constant :GAUSS

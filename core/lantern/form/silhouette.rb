@@ -12,7 +12,10 @@ module Lantern
         # @param across [Float] which edge of a closed band: half the face for the outside, less for the inside
         def of(form, across)
           half = form.half_face
-          new(form.path.strands.map { |strand| strand.closed? ? edge(strand, across) : edge(strand, half) + edge(strand, -half).reverse })
+          new(form.path.strands.map { |strand|
+            strand.closed? ? edge(strand, across) : edge(strand, half) + edge(strand,
+              -half).reverse
+          })
         end
 
         private
@@ -36,7 +39,10 @@ module Lantern
           start, finish = [from, to].map { |x, y| Math.atan2(y - corner[1], x - corner[0]) }
           turn = (finish - start + Math::PI) % (2 * Math::PI) - Math::PI
           radius = Math.hypot(from[0] - corner[0], from[1] - corner[1])
-          (1..7).map { |i| (start + turn * i / 8).then { |angle| [corner[0] + radius * Math.cos(angle), corner[1] + radius * Math.sin(angle)] } }
+          (1..7).map { |i|
+            (start + turn * i / 8)
+              .then { |angle| [corner[0] + radius * Math.cos(angle), corner[1] + radius * Math.sin(angle)] }
+          }
         end
       end
 
@@ -60,10 +66,18 @@ module Lantern
       # @return [Array<(Float, Float)>]
       def chords(y)
         spans = edges.flat_map do |sides|
-          crossings = sides.filter_map { |(ax, ay), (bx, by)| ax + (y - ay) * (bx - ax) / (by - ay) if (ay <= y) != (by <= y) }
+          crossings = sides.filter_map { |(ax, ay), (bx, by)|
+            if (ay <= y) != (by <= y)
+              ax + (y - ay) * (bx - ax) /
+                (by - ay)
+            end
+          }
           crossings.sort.each_slice(2).select { _1.size == 2 }
         end
-        spans.sort.each_with_object([]) { |(from, to), merged| (merged.any? && from <= merged.last[1]) ? merged.last[1] = [merged.last[1], to].max : merged << [from, to] }
+        spans.sort.each_with_object([]) { |(from, to), merged|
+          (merged.any? && from <= merged.last[1]) ?
+          merged.last[1] = [merged.last[1], to].max : merged << [from, to]
+        }
       end
 
       # What lies below a level line.
@@ -71,7 +85,9 @@ module Lantern
       def below(level)
         outlines.map { |points|
           sides(points).flat_map { |a, b|
-            crossing = [a[0] + (level - a[1]) * (b[0] - a[0]) / (b[1] - a[1]), level] if (a[1] < level) != (b[1] < level)
+            if (a[1] < level) != (b[1] < level)
+              crossing = [a[0] + (level - a[1]) * (b[0] - a[0]) / (b[1] - a[1]), level]
+            end
             [(a if a[1] >= level), crossing].compact
           }
         }.reject { _1.size < 3 }

@@ -9,7 +9,8 @@ module Lantern
       # How far the notches lie from the middle, against the tips: of the regular star with five points.
       NOTCH = 0.382
       sizes << Plan::Field::Count.new(:points, least: 4, most: 16, default: 5, label: "Points")
-      sizes << Plan::Field::Number.new(:notch, least: 0.2, most: 0.95, default: NOTCH, label: "Notches", help: "How far from the middle they lie, against the tips.")
+      sizes << Plan::Field::Number.new(:notch, least: 0.2, most: 0.95, default: NOTCH, label: "Notches",
+        help: "How far from the middle they lie, against the tips.")
 
       def trace(width, height)
         count = sizes[:points]

@@ -7,7 +7,8 @@ module Lantern
       # Differences smaller than this share are a tape's own slack (from memory).
       SLACK = 0.005
 
-      NAMES = {run: "along the middle", inside_run: "along the inside", outside_run: "along the outside", girth: "round the band"}.freeze
+      NAMES = {run: "along the middle", inside_run: "along the inside", outside_run: "along the outside",
+               girth: "round the band"}.freeze
 
       module_function
 
@@ -20,7 +21,8 @@ module Lantern
           size = by_sizes[name]
           next if size.nil? || (string - size).abs <= size * SLACK
           Plan::Finding.new(level: :note, code: "string_differs",
-            says: "The string #{NAMES[name]} says #{text.call(string)}, the sizes say #{text.call(size)}. The string is used.", at: "form.measured.#{name}")
+            says: "The string #{NAMES[name]} says #{text.call(string)}, the sizes say #{text.call(size)}. The string " \
+              "is used.", at: "form.measured.#{name}")
         end
       end
 

@@ -69,7 +69,8 @@ module Lantern
       def lies
         points = form.path.trace(0.0, step: form.path.length / 90)
         points += [points.first] if form.closed?
-        [Place::Lie::Line.new(layer: id, unit: :backs, materials: [material], width: 2 * reach, front: [], back: [{points:}])]
+        [Place::Lie::Line.new(layer: id, unit: :backs, materials: [material], width: 2 * reach, front: [],
+          back: [{points:}])]
       end
 
       def templates

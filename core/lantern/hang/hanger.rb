@@ -76,7 +76,8 @@ module Lantern
         along = Form::Clock.along(form, at)
         reach = [length.to_f / 4, form.face].min
         points = [0.0, form.half_face + reach].map { form.path.beside(along, _1) }
-        [Place::Lie::Loop.new(layer: id, unit: :hangers, materials: [material], width: [length.to_f / 12, 0.3].max, reach:,
+        [Place::Lie::Loop.new(layer: id, unit: :hangers, materials: [material], width: [length.to_f / 12, 0.3].max,
+          reach:,
           front: [], back: [{points:}])]
       end
 

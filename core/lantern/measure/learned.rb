@@ -23,7 +23,8 @@ module Lantern
         def from(method, material, ratios, spread:)
           after = update(ratios, mean: 1.0, mean_worth: PRIOR_MAKES, variance: spread**2, variance_worth: PRIOR_MAKES)
           # The next make lies about the mean by the spread of makes and by what is not yet known of it.
-          new(method:, material:, factor: after[:mean].round(4), spread: Math.sqrt(after[:variance] * (1 + 1.0 / after[:mean_worth])).round(4), makes: ratios.size)
+          new(method:, material:, factor: after[:mean].round(4),
+            spread: Math.sqrt(after[:variance] * (1 + 1.0 / after[:mean_worth])).round(4), makes: ratios.size)
         end
 
         # @return [Hash] the same four, after the data
@@ -35,7 +36,8 @@ module Lantern
           worth = mean_worth + n
           freedom = variance_worth + n
           {mean: (mean_worth * mean + n * average) / worth, mean_worth: worth, variance_worth: freedom,
-           variance: (variance_worth * variance + squares + mean_worth * n / worth.to_f * (average - mean)**2) / freedom}
+           variance: (variance_worth * variance + squares + mean_worth * n / worth.to_f * (average - mean)**2) /
+             freedom}
         end
       end
 
@@ -53,7 +55,8 @@ module Lantern
       end
 
       # @return [String] as the working says it
-      def says = "#{makes} finished #{(makes == 1) ? "make says" : "makes say"} #{format("%+.1f", (factor - 1) * 100).tr("-", "−")} in 100"
+      def says = "#{makes} finished #{(makes == 1) ? "make says" : "makes say"} " \
+        "#{format("%+.1f", (factor - 1) * 100).tr("-", "−")} in 100"
     end
   end
 end

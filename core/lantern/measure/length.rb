@@ -10,7 +10,8 @@ module Lantern
 
       # How many inches there are in one of each unit, exactly: an inch is 25.4 mm.
       # Source: international yard and pound agreement (1959).
-      IN = {"in" => 1r, "ft" => 12r, "yd" => 36r, "mm" => Rational(5, 127), "cm" => Rational(50, 127), "m" => Rational(5000, 127)}.freeze
+      IN = {"in" => 1r, "ft" => 12r, "yd" => 36r, "mm" => Rational(5, 127), "cm" => Rational(50, 127),
+            "m" => Rational(5000, 127)}.freeze
 
       NAMES = {
         "in" => "in", "inch" => "in", "inches" => "in", "\"" => "in", "″" => "in", "”" => "in", "''" => "in",
@@ -23,7 +24,9 @@ module Lantern
                 "⅗" => "3/5", "⅘" => "4/5", "⅙" => "1/6", "⅚" => "5/6", "⅛" => "1/8", "⅜" => "3/8", "⅝" => "5/8",
                 "⅞" => "7/8"}.freeze
 
-      AMOUNT = %r{(?<whole>\d+)[\s-]+(?<above>\d+)\s*/\s*(?<below>\d+)|(?<over>\d+)\s*/\s*(?<under>\d+)|(?<plain>\d+(?:[.,]\d+)?|[.,]\d+)}
+      MIXED = %r{(?<whole>\d+)[\s-]+(?<above>\d+)\s*/\s*(?<below>\d+)}
+      FRACTION = %r{(?<over>\d+)\s*/\s*(?<under>\d+)}
+      AMOUNT = /#{MIXED}|#{FRACTION}|(?<plain>\d+(?:[.,]\d+)?|[.,]\d+)/
       UNIT = /''|["'″”′’]|[a-z]+/
       TERM = /\A(?<amount>#{AMOUNT})\s*(?<unit>#{UNIT})?\.?(?:\s*,?\s*(?:and\s+)?)/
 

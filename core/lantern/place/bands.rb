@@ -27,7 +27,8 @@ module Lantern
         places = {front: crossing(front, 0.0, over), back: crossing(back, over, 1.0)}
         sides = places.transform_values do |crossings|
           [1, -1].product((0...strands).to_a, (0...turns).to_a).map do |way, strand, turn|
-            outline = strip_outline(form, ->(share) { (turn + strand.fdiv(strands) + share) * pitch }, crossings, pitch, width)
+            outline = strip_outline(form, ->(share) { (turn + strand.fdiv(strands) + share) * pitch }, crossings, pitch,
+              width)
             {points: outline.map { |along, across| form.path.beside((half + way * along).clamp(0, 2 * half), across) }}
           end
         end

@@ -16,9 +16,16 @@ module Lantern
       def tied(form, id:, materials:, order:, rail:, tail:, width:, bundle:)
         across = rail ? form.section.rails[rail - 1][0] : 0.0
         step = form.path.length / order.size
-        knots = order.each_with_index.map { |colour, i| {points: knot(form, (i + 0.5) * step, across, i, tail), colour:} }
-        backs = order.each_with_index.map { |colour, i| {points: [form.path.beside((i + 0.5) * step, across)] * 3, colour:} }
-        Lie::Knot.new(layer: id, unit: :strips, materials:, width: [width, bundle * 2].min, reach: [across.abs + tail * FORESHORTENED - form.half_face, 0].max + bundle,
+        knots = order.each_with_index.map { |colour, i|
+          {points: knot(form, (i + 0.5) * step, across, i, tail),
+           colour:}
+        }
+        backs = order.each_with_index.map { |colour, i|
+          {points: [form.path.beside((i + 0.5) * step, across)] * 3,
+           colour:}
+        }
+        Lie::Knot.new(layer: id, unit: :strips, materials:, width: [width, bundle * 2].min,
+          reach: [across.abs + tail * FORESHORTENED - form.half_face, 0].max + bundle,
           front: knots, back: backs)
       end
 

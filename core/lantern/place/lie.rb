@@ -51,7 +51,8 @@ module Lantern
 
       def to_h(scale)
         {
-          "layer" => layer, "key" => key.to_s, "unit" => unit.key.to_s, "what" => unit.word(front.size), "kind" => self.class.kind.to_s,
+          "layer" => layer, "key" => key.to_s, "unit" => unit.key.to_s, "what" => unit.word(front.size),
+          "kind" => self.class.kind.to_s,
           "materials" => materials.map(&:id), "width" => scale.number(width),
           "front" => items(front, scale), "back" => items(back, scale)
         }

@@ -15,10 +15,17 @@ module Lantern
         step = form.path.length / order.size
         spaces = spaces(form, loops)
         items = order.each_with_index.flat_map do |colour, i|
-          spaces.each_with_index.map { |across, j| {points: standing(form, (i + 0.5) * step, across, size * SEEN, lean(i, j), across.negative? ? -1 : 1), colour:} }
+          spaces.each_with_index.map { |across, j|
+            {points: standing(form, (i + 0.5) * step, across, size * SEEN,
+              lean(i, j), across.negative? ? -1 : 1), colour:}
+          }
         end
-        behind = order.each_with_index.map { |colour, i| {points: [-0.7, 0.7].map { form.path.beside((i + 0.5) * step, _1 * form.half_face) }, colour:} }
-        Lie::Loop.new(layer: id, unit: :loops, materials:, width: [width * 0.7, size * 0.5].min, reach: size * SEEN, front: items, back: behind)
+        behind = order.each_with_index.map { |colour, i|
+          {points: [-0.7, 0.7]
+            .map { form.path.beside((i + 0.5) * step, _1 * form.half_face) }, colour:}
+        }
+        Lie::Loop.new(layer: id, unit: :loops, materials:, width: [width * 0.7, size * 0.5].min, reach: size * SEEN,
+          front: items, back: behind)
       end
 
       # Loops of one strip between ties, rail after rail, the outer one first: each a cushion from tie to
@@ -28,9 +35,13 @@ module Lantern
         step = form.path.length / ties
         items = lines.product((0...ties).to_a).map do |across, i|
           half = [cushion(length, step), width / 2].min
-          {points: (0...20).map { |turn| form.path.beside((i + 0.5 + 0.55 * Math.cos(turn * Math::PI / 10)) * step, across + half * Math.sin(turn * Math::PI / 10)) }}
+          {points: (0...20).map { |turn|
+            form.path.beside((i + 0.5 + 0.55 * Math.cos(turn * Math::PI / 10)) * step,
+              across + half * Math.sin(turn * Math::PI / 10))
+          }}
         end
-        Lie::Panel.new(layer: id, unit: :loops, materials: [material], width: 2.0, reach: [cushion(length, step), width / 2].min, front: items)
+        Lie::Panel.new(layer: id, unit: :loops, materials: [material], width: 2.0,
+          reach: [cushion(length, step), width / 2].min, front: items)
       end
 
       # Half as wide as a loop looks that stands over so much of the rail.
@@ -44,10 +55,12 @@ module Lantern
         items = (0...count).flat_map do |i|
           (0...each).flat_map do |turn|
             angle = (place + turn * 2) * 0.5
-            [angle, angle + Math::PI].map { |lean| {points: standing(form, (i + 0.5) * step, 0.0, half, Math::PI / 2 + lean, 1)} }
+            [angle, angle + Math::PI]
+              .map { |lean| {points: standing(form, (i + 0.5) * step, 0.0, half, Math::PI / 2 + lean, 1)} }
           end
         end
-        Lie::Loop.new(layer: id, unit: :loops, key: :"loops_#{place + 1}", materials: [material], width: [width, half * 0.9].min, reach: [half - form.half_face, 0].max, front: items)
+        Lie::Loop.new(layer: id, unit: :loops, key: :"loops_#{place + 1}", materials: [material],
+          width: [width, half * 0.9].min, reach: [half - form.half_face, 0].max, front: items)
       end
 
       # Rolled cones, mouths outward.
@@ -60,7 +73,8 @@ module Lantern
           foot_point = form.path.beside(along, foot)
           {points: [foot_point, *sides.map { |aside, across| beside(form, along, aside, across) }]}
         end
-        Lie::Panel.new(layer: id, unit: :cones, key: :"cones_#{layer + 1}", materials: [material], width: mouth, reach: rim - form.half_face + mouth * 0.2, front: items)
+        Lie::Panel.new(layer: id, unit: :cones, key: :"cones_#{layer + 1}", materials: [material], width: mouth,
+          reach: rim - form.half_face + mouth * 0.2, front: items)
       end
 
       # A point so far aside from a place, straight, not round the bend.

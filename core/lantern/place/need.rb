@@ -8,7 +8,8 @@ module Lantern
     #
     # `what` is what they are called, `one` what one of them is; `own_cut` says that the layer's own steps cut
     # it, so that it is not cut with the rest.
-    Need = Value.define(:material, :what, :one, :shape, :length, :count, :width, :join, :least, :spread, :grain, :own_cut)
+    Need = Value.define(:material, :what, :one, :shape, :length, :count, :width, :join, :least, :spread, :grain,
+      :own_cut)
 
     class Need
       # How far a need lies about its sum when nobody has measured it (from memory).

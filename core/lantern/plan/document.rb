@@ -91,7 +91,8 @@ module Lantern
           {materials: "material", layers: "layer"}.each do |list, word|
             (read[list] || []).group_by(&:id).each do |id, same|
               next unless id && same.size > 1
-              reading.refuse(list.to_s, "Two #{list} are called #{reading.quote(id)}; each #{word} needs an id of its own.")
+              reading.refuse(list.to_s,
+                "Two #{list} are called #{reading.quote(id)}; each #{word} needs an id of its own.")
             end
           end
         end

@@ -7,7 +7,8 @@ module Lantern
     Finding = Value.define(:level, :code, :says, :at, :try) do
       def initialize(level:, code:, says:, at: nil, try: nil) = super
 
-      def to_h = {"level" => level.to_s, "code" => code, "says" => says, "at" => at, "try" => try&.transform_keys(&:to_s)}.compact
+      def to_h = {"level" => level.to_s, "code" => code, "says" => says, "at" => at,
+                  "try" => try&.transform_keys(&:to_s)}.compact
     end
   end
 end

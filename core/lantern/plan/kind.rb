@@ -31,7 +31,8 @@ module Lantern
       ].freeze
 
       SOFT = [
-        Field::Length.new(:thickness, most: 1, label: "How thick", help: "Fold it in four, press, measure, divide by four."),
+        Field::Length.new(:thickness, most: 1, label: "How thick",
+          help: "Fold it in four, press, measure, divide by four."),
         Field::Switch.new(:wired, label: "Wired edges"),
         Field::Switch.new(:sheer, label: "Sheer or open weave"),
         Field::Switch.new(:directional, label: "Pattern has an up")

@@ -4,7 +4,8 @@ module Lantern
   module Plan
     # One material of a plan: what it is, how it is sold, and what of it is in the stash.
     # Lengths in inches, prices exact. `kind` is the key of its {Kind}.
-    Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :wired, :sheer,
+    Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :wired,
+      :sheer,
       :directional, :lost_edge, :offers, :on_hand, :notes) do
       # @return [Boolean] whether it is cut from a roll or package, by length
       def lengthwise? = Kind.fetch(kind).lengthwise?
@@ -70,7 +71,8 @@ module Lantern
       class Reader < Field
         def read(value, at, reading)
           unless value.is_a?(Hash)
-            return reading.refuse(at, "A material must be an object with named fields; #{reading.quote(value)} is none.")
+            return reading.refuse(at,
+              "A material must be an object with named fields; #{reading.quote(value)} is none.")
           end
           read = Record.new(:material, fields: fields_for(value), label: "A material").read(value, at, reading)
           return unless read[:kind]

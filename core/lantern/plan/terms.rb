@@ -24,7 +24,11 @@ module Lantern
       # @return [Array<Material>] with what an offer really costs as its price
       def priced(materials)
         return materials unless sale
-        materials.map { |material| material.with(offers: material.offers.map { |offer| offer[:sale_price] ? offer.merge(price: offer[:sale_price]) : offer }) }
+        materials.map { |material|
+          material.with(
+          offers: material.offers.map { |offer| offer[:sale_price] ? offer.merge(price: offer[:sale_price]) : offer }
+        )
+        }
       end
 
       def tax_on(amount) = amount * share(tax)

@@ -32,13 +32,15 @@ module Lantern
         case field
         when Field::Length then length(value, from, to)
         when Field::Area then if value.is_a?(Numeric)
-                                (value * (Measure::Length::IN.fetch(from) / Measure::Length::IN.fetch(to))**2).to_f.then { (_1 == _1.round) ? _1.round : _1 }
+                                (value * (Measure::Length::IN.fetch(from) / Measure::Length::IN.fetch(to))**2)
+                                  .to_f.then { (_1 == _1.round) ? _1.round : _1 }
                               else
                                 value
                               end
         when Field::List then value.is_a?(Array) ? value.map { convert(_1, field.of, from, to) } : value
         when Field::Record then field.fields.reduce(value) { |object, each| put(object, each, from, to) }
-        else field.respond_to?(:fields_for) ? field.fields_for(value).reduce(value) { |object, each| put(object, each, from, to) } : value
+        else field.respond_to?(:fields_for) ? field.fields_for(value)
+          .reduce(value) { |object, each| put(object, each, from, to) } : value
         end
       end
 

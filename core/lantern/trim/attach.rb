@@ -42,8 +42,10 @@ module Lantern
       option :count, :count, most: 200, label: "How many", default_says: "one, or two for a swag"
       option :weight, :weight, label: "Each weighs", help: "250 g or 8 oz; a kitchen scale says."
       option :fixing, :choice, default: :glue, label: "Fixed with", choices: FIXINGS.transform_values(&:title)
-      option :at, :number, default: 6.0, most: 12.0, label: "At, by the clock", help: "Twelve is the top; drag it on the drawing."
-      option :size, :length, most: 120, label: "Across", default_says: "a third of the face, or of the wreath for a sign"
+      option :at, :number, default: 6.0, most: 12.0, label: "At, by the clock",
+        help: "Twelve is the top; drag it on the drawing."
+      option :size, :length, most: 120, label: "Across",
+        default_says: "a third of the face, or of the wreath for a sign"
 
       figure :pieces, :count, "To fix on", from: :count
       figure :length, :length, "Length"
@@ -157,7 +159,8 @@ module Lantern
 
       def batteries
         return unless what == :lights
-        finding(:note, "batteries", "Keep the battery box where a hand reaches it, and lamps that grow warm away from " \
+        finding(:note, "batteries",
+          "Keep the battery box where a hand reaches it, and lamps that grow warm away from " \
           "fibre.")
       end
     end

@@ -22,13 +22,15 @@ module Lantern
         help: "A 4 in loop takes 8 in of ribbon."
       option :tail, :length, zero: true, most: 120, label: "Tail", default_says: "what is usual for the kind"
       option :strips, :count, most: 60, label: "Strips", default_says: "four", help: "Of stacked strips only."
-      option :strip_length, :length, most: 120, label: "Each strip", default_says: "18 in", help: "Of stacked strips only."
+      option :strip_length, :length, most: 120, label: "Each strip", default_says: "18 in",
+        help: "Of stacked strips only."
       option :centre_loop, :length, zero: true, most: 24, label: "Loop in the centre", default_says: "none"
       option :twist, :length, zero: true, fine: true, default: 0r, most: 6, label: "A pinch takes",
         help: "Nought when you measure from pinch to pinch; half an inch is a guess otherwise."
       option :ribbons, :stack, fine: true, kinds: TAKES, label: "Ribbons on one another",
         default_says: "one of each material"
-      option :at, :number, default: 6.0, most: 12.0, label: "At, by the clock", help: "Twelve is the top; drag it on the drawing."
+      option :at, :number, default: 6.0, most: 12.0, label: "At, by the clock",
+        help: "Twelve is the top; drag it on the drawing."
       option :tie, :reference, kinds: %i[tie wire], fine: true, label: "Tied with"
 
       figure :pieces, :count, "Pieces to cut"
@@ -125,7 +127,8 @@ module Lantern
       # A bow that is tied round the band is on it when it is made.
       def steps
         making = step("make", bow.round_band? ? "Tie the bow round the band at #{clock}" : "Make the bow",
-          "#{bow.says} Dovetail the ends: fold each in half lengthwise and cut away from the fold.", minutes: 4.0 + loops * 0.5,
+          "#{bow.says} Dovetail the ends: fold each in half lengthwise and cut away from the fold.",
+          minutes: 4.0 + loops * 0.5,
           move: bow.move, lays: :bow_loops, look: "Are both sides alike, and is the good side out everywhere?")
         bow.round_band? ? [making] : [making.with(lays: nil), fixing]
       end
@@ -157,7 +160,8 @@ module Lantern
       end
 
       def fixing
-        step("fix", "Fix the bow at #{clock}", "Tie it on with a chenille stem or wire through the back; glue alone does " \
+        step("fix", "Fix the bow at #{clock}",
+          "Tie it on with a chenille stem or wire through the back; glue alone does " \
           "not hold a bow in the wind. Open the loops.", minutes: 2, move: :tie_on, lays: :bow_loops,
           look: "Does it sit at #{clock}, its tails hanging free?")
       end
@@ -168,7 +172,8 @@ module Lantern
         bound = (share < SMALLEST) ? SMALLEST : LARGEST
         wanted = loop_size * Rational(bound * form.silhouette.width.to_r / bow_width.to_r)
         mended = {"loop_size" => text(up_to_mark(wanted))} unless %i[stacked_strips awareness].include?(kind)
-        finding(:note, "proportion", "The bow is #{text(bow_width)} wide, #{in_hundred(share)} of the wreath; a third " \
+        finding(:note, "proportion",
+          "The bow is #{text(bow_width)} wide, #{in_hundred(share)} of the wreath; a third " \
           "to a half looks right.", at: "layers", try: mended)
       end
 
@@ -176,14 +181,16 @@ module Lantern
         soft = stack.reject(&:wired)
         wanted = Bows.kinds.fetch(kind).wired || loop_size > HOLDS
         return if soft.empty? || !wanted || material.kind == :rope
-        finding(:warn, "wants_wire", "#{soft.first.name} has no wire in its edges: loops of #{text(loop_size)} fall in. " \
+        finding(:warn, "wants_wire",
+          "#{soft.first.name} has no wire in its edges: loops of #{text(loop_size)} fall in. " \
           "Wired ribbon holds them; without it keep to #{text(HOLDS)} or less.",
           try: ({"loop_size" => text(HOLDS)} if loop_size > HOLDS))
       end
 
       def good_side
         return unless Bows.kinds.fetch(kind).two_sided
-        finding(:note, "both_sides", "The back of the ribbon shows in this bow: one that is good on both sides is best; " \
+        finding(:note, "both_sides",
+          "The back of the ribbon shows in this bow: one that is good on both sides is best; " \
           "else turn the good side up on the tails and out on the loops.")
       end
     end

@@ -52,7 +52,8 @@ module Lantern
         # @return [Array<(String, String, Numeric)>]
         def working = []
 
-        # @return [Array<(Float, Float)>] each loop's direction (radians, nought to the right, a quarter down) and length
+        # @return [Array<(Float, Float)>] each loop's direction (radians, nought to the right, a quarter down) and
+        #   length
         def loops = side_by_side(bow.loops, bow.loop_size.to_f * OPENED)
 
         # @return [Array<(Float, Float)>] each tail's direction and length
@@ -96,8 +97,10 @@ module Lantern
         end
 
         def whole_working(centre: 2 * (bow.centre_loop || 0), centre_says: "The loop in the centre")
-          [["Both tails", "2 × #{bow.number(bow.tail)}", 2 * bow.tail], ["The loops, laid flat", "#{bow.loops} × 2 × #{bow.number(bow.loop_size)}", 2 * bow.loops * bow.loop_size],
-            *(bow.twist.zero? ? [] : [["Twists", "#{bow.loops + 1} × #{bow.number(bow.twist)}", (bow.loops + 1) * bow.twist]]),
+          [["Both tails", "2 × #{bow.number(bow.tail)}", 2 * bow.tail],
+            ["The loops, laid flat", "#{bow.loops} × 2 × #{bow.number(bow.loop_size)}", 2 * bow.loops * bow.loop_size],
+            *(bow.twist.zero? ? [] :
+              [["Twists", "#{bow.loops + 1} × #{bow.number(bow.twist)}", (bow.loops + 1) * bow.twist]]),
             *(centre.zero? ? [] : [[centre_says, "", centre]])]
         end
       end

@@ -18,7 +18,8 @@ RSpec.describe Lantern::Answer::Worked do
   it "adds up the money exactly" do
     expect(rope_worked["buy"]).to eq [{"offer" => 0, "count" => 6, "cost" => "10.50"}]
     expect(worked["cost"]["to_buy"]).to eq "10.50"
-    used = rope_worked["cutting"].flat_map { _1["cuts"] }.sum { _1["length"].to_s.to_d * _1["count"] } * BigDecimal("1.75") / 120
+    used = rope_worked["cutting"].flat_map { _1["cuts"] }.sum { _1["length"].to_s.to_d * _1["count"] } *
+      BigDecimal("1.75") / 120
     expect(BigDecimal(worked["cost"]["used"])).to be_within(0.01).of(used)
   end
 
@@ -35,8 +36,10 @@ RSpec.describe Lantern::Answer::Worked do
   end
 
   it "tells which stages are settled" do
-    expect(worked["stages"]).to eq("form" => true, "cover" => true, "trim" => false, "hang" => false, "cut" => true, "buy" => false, "bench" => false)
-    expect(work["stages"]).to eq("form" => true, "cover" => false, "trim" => false, "hang" => false, "cut" => false, "buy" => false, "bench" => false)
+    expect(worked["stages"]).to eq("form" => true, "cover" => true, "trim" => false, "hang" => false, "cut" => true,
+      "buy" => false, "bench" => false)
+    expect(work["stages"]).to eq("form" => true, "cover" => false, "trim" => false, "hang" => false, "cut" => false,
+      "buy" => false, "bench" => false)
     expect(Lantern.work(example_plan("door-18-rust-stripes"))["stages"]["buy"]).to be true
   end
 
@@ -51,7 +54,10 @@ RSpec.describe Lantern::Answer::Worked do
   it "stacks bars that are cut alike on the cut sheet" do
     expect(worked["cut_sheet"].sum { _1["times"] }).to eq rope_worked["cutting"].size
     expect(worked["cut_sheet"].map { _1["from"] }).to include("packages 2 to 5")
-    worked["cut_sheet"].each { |bar| expect(bar["cuts"].sum { _1["length"] * _1["count"] } + bar["left"]).to be_within(0.01).of(bar["length"]) }
+    worked["cut_sheet"].each { |bar|
+      expect(bar["cuts"].sum { _1["length"] * _1["count"] } + bar["left"])
+        .to be_within(0.01).of(bar["length"])
+    }
   end
 
   it "opens a sum whose answer is the figure" do

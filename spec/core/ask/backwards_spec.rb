@@ -5,25 +5,34 @@ RSpec.describe Lantern::Ask::Backwards do
 
   # A plan with a change made, and without anything to buy.
   def enough?(document, changes)
-    tried = document.merge("layers" => [document["layers"][0].merge(changes)], "materials" => document["materials"].map { _1.merge("offers" => []) })
+    tried = document.merge("layers" => [document["layers"][0].merge(changes)],
+      "materials" => document["materials"].map { _1.merge("offers" => []) })
     Lantern.work(tried)["materials"].all? { _1["short"].zero? }
   rescue Lantern::Plan::Refused
     false
   end
 
-  let(:wrap) { plan(form: foam(12, 8), materials: [ribbon(on_hand: [150, 62])], layers: [layer("spiral_wrap", "tape")]) }
+  let(:wrap) {
+    plan(form: foam(12, 8), materials: [ribbon(on_hand: [150, 62])],
+      layers: [layer("spiral_wrap", "tape")])
+  }
 
   it "finds the widest lap that what is on hand allows: an eighth more is too much" do
     lap = backwards(wrap).find { _1["try"]&.key?("lap") }["try"]["lap"]
     expect(enough?(wrap, "lap" => lap)).to be true
-    expect(enough?(wrap, "lap" => Lantern::Measure::Length.text(Lantern::Measure::Length.read(lap, units: "in") + 1 / 8r, units: "in"))).to be false
+    expect(enough?(wrap, "lap" => Lantern::Measure::Length.text(Lantern::Measure::Length.read(lap, units: "in") + 1 /
+      8r, units: "in"))).to be false
   end
 
   # Working it forwards for one covering after another is the only check there is, and so every one of
   # them is made.
   it "answers nothing that working it forwards does not bear out, for any covering" do
     layer_kinds.each do |covering|
-      rich = stash.map { |material| material.merge("on_hand" => {"fabric" => [{"width" => 36, "length" => 36}] * 4, "coat" => [3], "piece" => [30], "tie" => [40]}.fetch(material["kind"], [300, 300, 90])) }
+      rich = stash.map { |material|
+        material.merge("on_hand" => {"fabric" => [{"width" => 36, "length" => 36}] * 4,
+                                     "coat" => [3], "piece" => [30], "tie" => [40]}.fetch(material["kind"],
+                                       [300, 300, 90]))
+      }
       document = plan(form: gourd, materials: rich, layers: [any_layer(covering)])
       backwards(document).filter_map { _1["try"] }.each do |changes|
         expect(enough?(document, changes)).to be(true), "#{covering.method_name}: #{changes}"
@@ -32,7 +41,10 @@ RSpec.describe Lantern::Ask::Backwards do
   end
 
   it "says how much it makes when it is not enough, and as much again makes twice that" do
-    share = ->(on_hand) { backwards(wrap.merge("materials" => [ribbon(on_hand:)]))[1]["says"][/makes (\d+) in 100/, 1].to_i }
+    share = ->(on_hand) {
+      backwards(wrap.merge("materials" => [ribbon(on_hand:)]))[1]["says"][/makes (\d+) in 100/, 1]
+        .to_i
+    }
     expect(share.call([50])).to be_within(2).of(share.call([102]) / 2)
     expect(share.call([])).to eq 0
   end
@@ -48,7 +60,11 @@ RSpec.describe Lantern::Ask::Backwards do
     document = wrap.merge("materials" => [ribbon(on_hand: [])])
     answers = backwards(document, budget: BigDecimal("6.40"))
     lap = answers.find { _1["try"]&.key?("lap") }["try"]["lap"]
-    cost = ->(changes) { BigDecimal(Lantern.work(document.merge("layers" => [document["layers"][0].merge(changes)]))["cost"]["to_buy"]) }
+    cost = ->(changes) {
+      BigDecimal(
+          Lantern.work(document.merge("layers" => [document["layers"][0].merge(changes)]))["cost"]["to_buy"]
+        )
+    }
     expect(cost.call("lap" => lap)).to be <= BigDecimal("6.40")
     expect(backwards(document, budget: BigDecimal("3.10")).first["says"]).to match(/3.10 is not enough/)
   end
@@ -69,7 +85,8 @@ RSpec.describe Lantern::Ask::Comparison do
     expect(others.flat_map { _1["why"] }).to all(match(/\.\z/))
     suits.each do |each|
       named = [each["layer"]["material"], *each["layer"].values]
-      same = Lantern.work(plan(form: foam(14, 10), materials: stash.select { named.include?(_1["id"]) }, layers: [each["layer"]]))
+      same = Lantern.work(plan(form: foam(14, 10), materials: stash.select { named.include?(_1["id"]) },
+        layers: [each["layer"]]))
       expect(each.slice("to_buy", "minutes")).to eq("to_buy" => same["cost"]["to_buy"], "minutes" => same["minutes"])
       expect(each["drawing"]["layers"].map { _1["front"] }).to eq same["drawing"]["layers"].map { _1["front"] }
     end
@@ -87,7 +104,8 @@ RSpec.describe Lantern::Ask::Comparison do
   it "prefers what the plan uses already" do
     liked = compared(foam(14, 10), layers: [layer("spiral_wrap", "net")]).find { _1["method"] == "garland" }
     expect(liked["layer"]["material"]).to eq "tape"
-    only = described_class.new(plan(form: foam(14, 10), materials: stash.reject { _1["id"] == "tape" }, layers: [layer("spiral_wrap", "net")])).to_a
+    only = described_class.new(plan(form: foam(14, 10), materials: stash.reject { _1["id"] == "tape" },
+      layers: [layer("spiral_wrap", "net")])).to_a
     expect(only.find { _1["method"] == "garland" }["layer"]["material"]).to eq "net"
   end
 

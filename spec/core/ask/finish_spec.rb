@@ -1,7 +1,10 @@
 # frozen_string_literal: true
 
 RSpec.describe Lantern::Ask::Finish do
-  let(:two) { plan(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape"), layer("row_of", "tape", count: 4).merge("id" => "bows")]) }
+  let(:two) {
+    plan(form: foam(12, 8), materials: [ribbon],
+      layers: [layer("spiral_wrap", "tape"), layer("row_of", "tape", count: 4).merge("id" => "bows")])
+  }
 
   def problems_of(finish, used)
     finish.lines(used)
@@ -41,7 +44,8 @@ RSpec.describe Lantern::Ask::Finish do
     finish = described_class.new(plan(form: gourd, materials: stash, layers: [layer("fill", "blooms")]))
     line = finish.form({}).find { _1["material"] == "blooms" }
     expect(line).to include("counted" => true, "used" => line["planned"].to_s)
-    expect(finish.lines("blooms" => line["planned"] + 2).find { _1["material"] == "blooms" }["used"]).to eq line["planned"] + 2
+    expect(finish.lines("blooms" => line["planned"] + 2).find { _1["material"] == "blooms" }["used"])
+      .to eq line["planned"] + 2
     expect(problems_of(finish, "blooms" => "2.5")).to eq ["used.blooms"]
     expect(problems_of(described_class.new(two), "tape" => "long")).to eq ["used.tape"]
   end

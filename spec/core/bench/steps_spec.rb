@@ -13,7 +13,8 @@ RSpec.describe Lantern::Bench do
     worked = Lantern.work(example_plan("door-7-rope-ring"))
     counted = worked["steps"].to_h { [_1["id"], [_1["count"], _1["unit"]]] }
     figures = worked["layers"][0]["figures"]
-    expect(counted).to include("base.coil" => [figures["turns"], "coils"], "base.fill" => [figures["fillers"], "fillers"], "cut" => [figures["fillers"], "pieces"])
+    expect(counted).to include("base.coil" => [figures["turns"], "coils"],
+      "base.fill" => [figures["fillers"], "fillers"], "cut" => [figures["fillers"], "pieces"])
     knots = Lantern.work(example_plan("door-11-knotted-check"))
     expect(knots["steps"].find { _1["id"] == "knots.knot" }["count"]).to eq knots["layers"][0]["figures"]["tied"]
     expect(knots["steps"].find { _1["id"] == "cut" }["count"]).to eq knots["layers"][0]["figures"]["pieces"]
@@ -23,7 +24,8 @@ RSpec.describe Lantern::Bench do
     worked = Lantern.work(example_plan("door-7-rope-ring"))
     step = worked["steps"].find { _1["id"] == "base.coil" }
     turn = worked["layers"][0]["figures"]["length_per_turn"]
-    runs = worked["cut_sheet"].flat_map { |bar| bar["cuts"].select { _1["shape"] == "run" }.flat_map { |cut| [cut["length"]] * bar["times"] } }
+    runs = worked["cut_sheet"]
+      .flat_map { |bar| bar["cuts"].select { _1["shape"] == "run" }.flat_map { |cut| [cut["length"]] * bar["times"] } }
     expect(step["changes"].size).to be_between(1, runs.size - 1)
     # So many coils take no more than the lengths so far, and one more coil would.
     laid = 0
@@ -32,18 +34,22 @@ RSpec.describe Lantern::Bench do
       expect(coils * turn).to be <= laid + 0.01
       expect((coils + 1) * turn).to be > laid
     end
-    expect(Lantern.work(example_plan("door-7-rope-ring").merge("quantity" => 2))["steps"].find { _1["id"] == "base.coil" }).not_to have_key("changes")
+    expect(Lantern.work(example_plan("door-7-rope-ring").merge("quantity" => 2))["steps"]
+      .find { _1["id"] == "base.coil" }).not_to have_key("changes")
   end
 
   it "takes as long as its steps, for every wreath of the plan" do
     worked = Lantern.work(example_plan("door-3-marigold-wrap"))
     expect(worked["minutes"]).to eq worked["steps"].sum { _1["minutes"] }.round
-    expect(Lantern.work(example_plan("door-3-marigold-wrap").merge("quantity" => 4))["minutes"]).to be_within(1).of(4 * worked["minutes"])
+    expect(Lantern.work(example_plan("door-3-marigold-wrap").merge("quantity" => 4))["minutes"]).to be_within(1)
+      .of(4 * worked["minutes"])
   end
 
   it "shows each caution once, and defers to the people in charge" do
     document = example_plan("door-3-marigold-wrap")
-    cautions = Lantern.work(document.merge("layers" => document["layers"] + [document["layers"][0].merge("id" => "again")]))["cautions"]
+    cautions = Lantern.work(
+      document.merge("layers" => document["layers"] + [document["layers"][0].merge("id" => "again")])
+    )["cautions"]
     expect(cautions.map { _1["code"] }.tally.values).to all(eq(1))
     expect(cautions.map { _1["says"] }.join).to match(/low setting.*away from your hand.*local fire authority/m)
   end

@@ -13,7 +13,8 @@ RSpec.describe Lantern::Bench::Supplies do
   it "buys the plan's own glue by the stick, thicker ones fewer" do
     glue = {"id" => "glue", "kind" => "glue", "name" => "Glue sticks", "offers" => [{"count" => 10, "price" => "2.00"}]}
     thin = work(materials: [rope, glue], layers: [layer("seam_cord", "rope", rounds: 4)], quantity: 5)
-    thick = work(materials: [rope, glue.merge("diameter" => "11 mm")], layers: [layer("seam_cord", "rope", rounds: 4)], quantity: 5)
+    thick = work(materials: [rope, glue.merge("diameter" => "11 mm")], layers: [layer("seam_cord", "rope", rounds: 4)],
+      quantity: 5)
     sticks = [thin, thick].map { |worked| worked["materials"].find { _1["id"] == "glue" }["needed"] }
     expect(sticks[0]).to eq thin["supplies"]["sticks"]
     # (11/7)^2: two and a half times as thick.
@@ -22,7 +23,8 @@ RSpec.describe Lantern::Bench::Supplies do
   end
 
   it "asks half a stem for a bow, two for a heavy part, and two ties each" do
-    layers = [layer("bow", "tape", id: "bow"), layer("attach", id: "sign", fixing: "chenille"), layer("attach", id: "more", fixing: "ties", count: 3)]
+    layers = [layer("bow", "tape", id: "bow"), layer("attach", id: "sign", fixing: "chenille"),
+      layer("attach", id: "more", fixing: "ties", count: 3)]
     expect(work(materials: [ribbon], layers:)["supplies"]).to include("stems" => 3, "ties" => 6)
   end
 end

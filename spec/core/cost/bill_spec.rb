@@ -11,13 +11,15 @@ RSpec.describe Lantern::Cost::Bill do
   end
 
   it "prices what was on hand at the cheapest it is sold for" do
-    worked = cost(materials: [ribbon(on_hand: [600], offers: [{"length" => 100, "price" => "2.00"}, {"length" => 200, "price" => "3.00"}])])
+    worked = cost(materials: [ribbon(on_hand: [600],
+      offers: [{"length" => 100, "price" => "2.00"}, {"length" => 200, "price" => "3.00"}])])
     expect(worked["cost"]["to_buy"]).to eq "0.00"
     expect(BigDecimal(worked["cost"]["used"])).to be_within(0.01).of(worked["materials"][0]["needed"] * 0.015)
   end
 
   it "has nothing to say of money where nothing is sold" do
-    expect(cost(materials: [ribbon(on_hand: [900], offers: [])])["cost"]).to eq("to_buy" => "0.00", "used" => "0.00", "per_wreath" => "0.00", "left_in_stash" => "0.00")
+    expect(cost(materials: [ribbon(on_hand: [900], offers: [])])["cost"]).to eq("to_buy" => "0.00", "used" => "0.00",
+      "per_wreath" => "0.00", "left_in_stash" => "0.00")
     expect(work["cost"]["to_buy"]).to eq "0.00"
   end
 

@@ -8,17 +8,21 @@ RSpec.describe Lantern::Cover::Covering do
         option :strands, :count, default: 3, label: "Strands"
         option :slack, :length, label: "Slack", default_says: "an inch"
         def slack = super || 1
-        def needs = [Lantern::Place::Need.run(what: "strands", material: material.id, length: strands * (form.run + slack))]
+
+        def needs = [Lantern::Place::Need.run(what: "strands", material: material.id,
+          length: strands * (form.run + slack))]
       end
     end
 
     after { Lantern::Plan::Methods.forget(:swag) }
 
     it "is declared, read and worked with nothing else touched" do
-      expect(Lantern::Plan::Methods.find("swag").declare).to include("title" => "Swag", "options" => include(include("name" => "strands", "kind" => "count", "default" => 3)))
+      expect(Lantern::Plan::Methods.find("swag").declare).to include("title" => "Swag",
+        "options" => include(include("name" => "strands", "kind" => "count", "default" => 3)))
       worked = work(materials: [rope], layers: [layer("swag", "rope", strands: 4, slack: "2 in")])
       expect(worked["materials"][0]["needed"]).to be_within(1e-3).of(4 * (11 * PI + 2))
-      expect(problems(plan(materials: [rope], layers: [layer("swag", "rope", strands: 0)]))).to have_key("layers.0.strands")
+      expect(problems(plan(materials: [rope], layers: [layer("swag", "rope", strands: 0)])))
+        .to have_key("layers.0.strands")
     end
   end
 
@@ -34,8 +38,10 @@ RSpec.describe Lantern::Cover::Covering do
   end
 
   it "refuses a material it cannot be made of" do
-    expect(problems(plan(materials: [ribbon], layers: [layer("rope_coil", "tape")]))).to match("layers.0.material" => "Marigold tape is ribbon; rope coil takes rope.")
-    expect(problems(plan(materials: [ribbon], layers: [layer("rope_coil")]))).to match("layers.0.material" => /needs a material/)
+    expect(problems(plan(materials: [ribbon], layers: [layer("rope_coil", "tape")])))
+      .to match("layers.0.material" => "Marigold tape is ribbon; rope coil takes rope.")
+    expect(problems(plan(materials: [ribbon], layers: [layer("rope_coil")])))
+      .to match("layers.0.material" => /needs a material/)
   end
 
   # Every number anywhere in a worked plan.
@@ -55,10 +61,14 @@ RSpec.describe Lantern::Cover::Covering do
       base, quantity = %w[wire foam board vine].sample(random:), random.rand(1..5)
       method = %w[rope_coil spiral_wrap knotted_strips].sample(random:)
       option = {"rope_coil" => "accepted_gap", "spiral_wrap" => "lap", "knotted_strips" => "tail"}[method]
-      document = plan(form: {"base" => base, "outside" => outside, "inside" => inside}, quantity:, materials: [rope(diameter: thick, on_hand: [7, 40]), ribbon(width: thick)],
+      document = plan(form: {"base" => base, "outside" => outside, "inside" => inside}, quantity:,
+        materials: [rope(diameter: thick, on_hand: [7, 40]), ribbon(width: thick)],
         layers: [layer(method, (method == "rope_coil") ? "rope" : "tape", option.to_sym => number)])
       worked = Lantern.work(document)
-      figures = numbers(worked["layers"].map { _1["figures"].except("lap_wide", "lap_crowded", "gap_left", "gap_wide", "gap_middle", "take_up") }) + numbers(worked["materials"]) + numbers(worked["form"])
+      figures = numbers(worked["layers"].map {
+        _1["figures"].except("lap_wide", "lap_crowded", "gap_left", "gap_wide",
+          "gap_middle", "take_up")
+      }) + numbers(worked["materials"]) + numbers(worked["form"])
       expect(figures).to all(be_finite.and(be >= 0))
       expect(numbers(worked["drawing"])).to all(be_finite)
     rescue Lantern::Plan::Refused => refused

@@ -9,7 +9,9 @@ RSpec.describe "Coverings, against geometry" do
     Lantern::Work.read(document).layers.first
   end
 
-  def geos(points) = Geos::WktReader.new.read("POLYGON((#{(points + [points.first]).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))")
+  def geos(points) = Geos::WktReader.new.read(
+    "POLYGON((#{(points + [points.first]).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))"
+  )
 
   let(:lens) { {"base" => "board", "shape" => "lens", "width" => 10, "height" => 16, "face" => 1} }
 
@@ -31,15 +33,20 @@ RSpec.describe "Coverings, against geometry" do
     points = (0..3).flat_map do |rail|
       side = rail.even? ? 1 : -1
       from, to = (rail.zero? ? slant : -slant), ((rail == 3) ? PI + slant : slant)
-      (0..steps).map { |i| (from + (to - from) * i / steps).then { |angle| [rail * s + e * Math.sin(angle), side * e * Math.cos(angle)] } }
+      (0..steps).map { |i|
+        (from + (to - from) * i / steps)
+          .then { |angle| [rail * s + e * Math.sin(angle), side * e * Math.cos(angle)] }
+      }
     end
     walked = points.each_cons(2).sum { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
     expect(cover.length_per_turn).to be_within(1e-3).of(Math.hypot(walked, cover.pitch))
   end
 
   it "refuses to weave rope that does not pass between the rails, and says which does" do
-    expect(problems(plan(materials: [rope(diameter: 1)], layers: [layer("weave", "rope")]))).to match("layers.0.material" => /anything thinner than 13\/16 in/)
-    expect(problems(plan(form: foam(14, 8), materials: [rope], layers: [layer("weave", "rope")]))).to match("layers.0.method" => /has no rails/)
+    expect(problems(plan(materials: [rope(diameter: 1)], layers: [layer("weave", "rope")])))
+      .to match("layers.0.material" => /anything thinner than 13\/16 in/)
+    expect(problems(plan(form: foam(14, 8), materials: [rope], layers: [layer("weave", "rope")])))
+      .to match("layers.0.method" => /has no rails/)
   end
 
   # Rows times their distance are the area: the trapezoid rule on the circular segments of a handbook.
@@ -91,20 +98,23 @@ RSpec.describe "Coverings, against geometry" do
 
   # Thue's theorem: no packing is closer than pi / sqrt 12.
   it "fills an opening with whole blooms, none over another, none over the edge, fewer than could ever lie there" do
-    [{"base" => "foam", "shape" => "oval", "width" => 16, "height" => 20, "face" => 2}, {"base" => "foam", "shape" => "heart", "width" => 16, "height" => 16, "face" => 1.5}].each do |form|
+    [{"base" => "foam", "shape" => "oval", "width" => 16, "height" => 20, "face" => 2},
+      {"base" => "foam", "shape" => "heart", "width" => 16, "height" => 16, "face" => 1.5}].each do |form|
       cover = covering(form, "fill", stash[5], bloom: 1.5)
       opening = geos(cover.form.path.trace(0.0, step: 0.02)).buffer(-cover.form.half_face, quad_segs: 90)
       expect(cover.area).to be_within(opening.area * 2e-3).of(opening.area)
       expect(cover.places.combination(2).map { |a, b| Math.hypot(a[0] - b[0], a[1] - b[1]) }.min).to be > 1.5 - 1e-9
       inner = opening.buffer(-0.74)
       expect(cover.places.map { |x, y| inner.contains?(Geos::WktReader.new.read("POINT(#{x} #{y})")) }).to all(be true)
-      expect(cover.blooms).to be_between(opening.area / 1.5**2 * 0.5, PI / Math.sqrt(12) * opening.area / (PI * 0.75**2))
+      expect(cover.blooms).to be_between(opening.area / 1.5**2 * 0.5,
+        PI / Math.sqrt(12) * opening.area / (PI * 0.75**2))
       expect(cover.most).to be >= cover.blooms
     end
   end
 
   it "winds a garland as long as its path in space: half the run a side, mirrored" do
-    cover = covering({"base" => "vine", "outside" => 18, "inside" => 14}, "garland", ribbon(width: 1), pitch: 4, strands: 2)
+    cover = covering({"base" => "vine", "outside" => 18, "inside" => 14}, "garland", ribbon(width: 1), pitch: 4,
+      strands: 2)
     turns = (PI * 16 / 2 / 4).floor
     expect(cover.turns).to eq turns
     expect(cover.length).to be_within(1e-6).of(4 * (turns * Math.hypot(2 * PI, PI * 8 / turns) + 2))
@@ -126,7 +136,8 @@ RSpec.describe "Coverings, against geometry" do
       walked = points.each_cons(2).sum { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
       expect(length).to be_between(walked + 1 - 1e-3, walked + 1.126)
     end
-    expect(problems(plan(form: foam(14, 10), materials: [ribbon], layers: [layer("ribs", "tape")]))).to match("layers.0.method" => /has no ribs/)
+    expect(problems(plan(form: foam(14, 10), materials: [ribbon], layers: [layer("ribs", "tape")])))
+      .to match("layers.0.method" => /has no ribs/)
   end
 
   it "gathers a wide strip to its width over its fullness: at 1 it is a plain spiral" do

@@ -2,7 +2,8 @@
 
 RSpec.describe Lantern::Cover::KnottedStrips do
   def knots(form: {}, materials: [cloth], **options)
-    work(form:, materials:, layers: [layer("knotted_strips", materials.first["id"], materials: materials.drop(1).map { _1["id"] }, **options)])["layers"][0]
+    work(form:, materials:, layers: [layer("knotted_strips", materials.first["id"],
+      materials: materials.drop(1).map { _1["id"] }, **options)])["layers"][0]
   end
 
   # Common practice: eight wide strips a section on a 12 in frame of twelve sections.
@@ -47,17 +48,20 @@ RSpec.describe Lantern::Cover::KnottedStrips do
   end
 
   it "draws every tied strip in its colour, evenly spread" do
-    document = plan(materials: [cloth, cloth(id: "b", name: "Check")], layers: [layer("knotted_strips", "cloth", materials: ["b"], per_section: 8, mix: [2, 1])])
+    document = plan(materials: [cloth, cloth(id: "b", name: "Check")],
+      layers: [layer("knotted_strips", "cloth", materials: ["b"], per_section: 8, mix: [2, 1])])
     colours = Lantern.work(document)["drawing"]["layers"][0]["front"].map { _1["colour"] }
     expect(colours.size).to eq 96
     expect(colours.each_cons(3).map { _1.count(1) }.uniq).to eq [1]
   end
 
   it "refuses rails that are not there and test pieces that contradict themselves" do
-    bad = ->(form: {}, **options) { problems(plan(form:, materials: [cloth], layers: [layer("knotted_strips", "cloth", **options)])) }
+    bad = ->(form: {},
+      **options) { problems(plan(form:, materials: [cloth], layers: [layer("knotted_strips", "cloth", **options)])) }
     expect(bad.call(rail: 5)).to match("layers.0.rail" => /no rail 5/)
     expect(bad.call(form: foam(12, 8), rail: 1)).to match("layers.0.rail" => /Only a wire frame/)
-    expect(bad.call(test_piece: {"cut" => 5, "tails" => 6})).to match("layers.0.test_piece.tails" => /come to more than/)
+    expect(bad.call(test_piece: {"cut" => 5, "tails" => 6}))
+      .to match("layers.0.test_piece.tails" => /come to more than/)
     expect(bad.call(test_piece: {"cut" => 5})).to match("layers.0.test_piece" => /both/)
     expect(bad.call(mix: [1, 2])).to match("layers.0.mix" => /2 parts for 1/)
     expect(bad.call(packed_pitch: 0.002)).to match("layers.0.per_section" => /cannot be planned/)

@@ -4,18 +4,22 @@ require "ffi-geos"
 
 RSpec.describe "Layers on layers" do
   it "make the next girth longer by 2 pi times what lies below (Steiner)" do
-    two = work(form: foam(14, 10), materials: [rope, ribbon], layers: [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "top")])
+    two = work(form: foam(14, 10), materials: [rope, ribbon],
+      layers: [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "top")])
     bare = work(form: foam(14, 10), materials: [rope, ribbon], layers: [layer("spiral_wrap", "tape")])
-    girths = [two["layers"][1], bare["layers"][0]].map { |each| each["working"].find { _1["key"] == "girth" }["answer"] }
+    girths = [two["layers"][1], bare["layers"][0]]
+      .map { |each| each["working"].find { _1["key"] == "girth" }["answer"] }
     expect(girths).to eq ["8 1/4 in", "6 5/16 in"] # 2 pi + 2 pi 0.3125; 2 pi
     expect(two["layers"][1]["figures"]["turns"]).to be > bare["layers"][0]["figures"]["turns"]
   end
 
   it "grow every section as GEOS grows its hull" do
     section = Lantern::Form::Section
-    [section.round(2.0), section.half_round(2.0), section.flat(3.0, 0.5), section.wire(3.0, count: 4, diameter: 0.12, dish: 0.5)].each do |each|
+    [section.round(2.0), section.half_round(2.0), section.flat(3.0, 0.5),
+      section.wire(3.0, count: 4, diameter: 0.12, dish: 0.5)].each do |each|
       points = each.front.trace(0.0, step: 0.005) + each.back.trace(0.0, step: 0.005)
-      hull = Geos::WktReader.new.read("MULTIPOINT(#{points.map { |x, y| format("%.9f %.9f", x, y) }.join(",")})").convex_hull
+      hull = Geos::WktReader.new.read("MULTIPOINT(#{points.map { |x, y| format("%.9f %.9f", x, y) }.join(",")})")
+        .convex_hull
       grown = each.grown(0.3)
       expect(grown.girth).to be_within(2e-3).of(hull.buffer(0.3, quad_segs: 90).exterior_ring.length)
       expect(grown.front.at(grown.front.length)).to match(grown.back.at(0).map { be_within(1e-9).of(_1) })
@@ -25,14 +29,17 @@ RSpec.describe "Layers on layers" do
 
   it "leave room on the drawing for what sticks out of them" do
     alone, stacked = [[], [layer("rope_coil", "rope")]].map do |below|
-      work(form: foam(14, 10), materials: [rope, ribbon], layers: below + [layer("rope_coil", "rope").merge("id" => "top")])["drawing"]["bounds"]
+      work(form: foam(14, 10), materials: [rope, ribbon],
+        layers: below + [layer("rope_coil", "rope").merge("id" => "top")])["drawing"]["bounds"]
     end
     expect(stacked[2]).to be_within(1e-3).of(alone[2] + 0.3125)
   end
 
   it "cut what both ask of one material together" do
-    both = work(materials: [rope], layers: [layer("rope_coil", "rope"), layer("seam_cord", "rope").merge("id" => "edge")])
-    expect(both["materials"][0]["needed"]).to be_within(0.01).of(both["layers"].sum { |each| each["needs"].sum { |need| need["length"] * (need["count"] || 1) } })
+    both = work(materials: [rope],
+      layers: [layer("rope_coil", "rope"), layer("seam_cord", "rope").merge("id" => "edge")])
+    expect(both["materials"][0]["needed"]).to be_within(0.01)
+      .of(both["layers"].sum { |each| each["needs"].sum { |need| need["length"] * (need["count"] || 1) } })
   end
 end
 
@@ -64,17 +71,20 @@ RSpec.describe Lantern::Draw::Bare do
   it "finds what shows under a lapped spiral at the corners, and nowhere else" do
     %i[star cross lens heart outline].each do |shape|
       sizes = Lantern::Form.shapes[shape].typical.transform_keys(&:to_s)
-      read = Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes}, materials: stash, layers: [layer("spiral_wrap", "tape", lap: "1/8")]))
+      read = Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes}, materials: stash,
+        layers: [layer("spiral_wrap", "tape", lap: "1/8")]))
       corners = read.form.path.pieces.map { _1.at(0) }
       patches = read.bare.patches
       expect(patches.size).to be < 60
-      expect(patches.map { |x, y| corners.map { |cx, cy| Math.hypot(x - cx, y - cy) }.min }).to all(be < read.form.face + 1)
+      expect(patches.map { |x, y| corners.map { |cx, cy| Math.hypot(x - cx, y - cy) }.min })
+        .to all(be < read.form.face + 1)
     end
   end
 
   # Coils a thickness wide leave as much of the outside edge as the sum says is gap.
   it "agrees with the gap that the sum of a rope coil gives" do
-    worked = work(form: ring, materials: stash, layers: [layer("rope_coil", "rope", school: "even")])["layers"][0]["figures"]
+    worked = work(form: ring, materials: stash,
+      layers: [layer("rope_coil", "rope", school: "even")])["layers"][0]["figures"]
     seen = bare(ring, layer("rope_coil", "rope", school: "even")).thirds
     pitch_wide = worked["gap_wide"] + 0.25
     expect(1 - seen[:outside]).to be_within(0.06).of(worked["gap_wide"] / pitch_wide)
@@ -86,7 +96,12 @@ RSpec.describe Lantern::Draw::Bare do
     read = Lantern::Work.read(plan(form: ring, materials: stash, layers: [layer("garland", "tape", pitch: 3)]))
     turns = read.layers.flat_map(&:lies).flat_map(&:front)
     reader = Geos::WktReader.new
-    strips = turns.map { |item| reader.read("POLYGON((#{(item[:points] + item[:points].first(1)).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))").buffer(0) }.reduce { _1.union(_2) }
+    strips = turns.map { |item|
+      reader.read(
+          "POLYGON((#{(item[:points] + item[:points].first(1)).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))"
+        )
+        .buffer(0)
+    }.reduce { _1.union(_2) }
     circle = ->(radius) { reader.read("POINT(0 0)").buffer(radius, quad_segs: 180) }
     band = circle.call(7).difference(circle.call(5))
     geos = strips.intersection(band).area / band.area

@@ -4,10 +4,14 @@
 RSpec.describe "Coverings, against what makers know" do
   def worked(**rest) = work(**rest)["layers"].last
 
-  let(:burlap) { {"id" => "net", "kind" => "mesh", "name" => "Burlap", "width" => 18, "offers" => [{"length" => "9 ft", "price" => "5.00"}]} }
+  let(:burlap) {
+    {"id" => "net", "kind" => "mesh", "name" => "Burlap", "width" => 18,
+     "offers" => [{"length" => "9 ft", "price" => "5.00"}]}
+  }
 
   it "folds three loops of 5 in from 31 in; eighteen strips are 46 1/2 ft" do
-    layer = worked(form: {"sections" => 6}, materials: [ribbon(width: 2.5, wired: true)], layers: [layer("pushed_folds", "tape")])
+    layer = worked(form: {"sections" => 6}, materials: [ribbon(width: 2.5, wired: true)],
+      layers: [layer("pushed_folds", "tape")])
     expect(layer["figures"]).to include("piece_length" => 31, "pieces" => 18, "length" => 46.5 * 12)
     expect(layer["findings"]).to eq []
   end
@@ -16,12 +20,16 @@ RSpec.describe "Coverings, against what makers know" do
     frame = {"rails" => 2, "outside" => 12, "inside" => 8, "ties" => 12}
     one = work(form: frame, materials: [burlap], layers: [layer("tied_loops", "net", rails: 1)])
     expect(one["layers"][0]["figures"]).to include("pieces" => 12, "length" => 108)
-    expect(worked(form: frame, materials: [burlap], layers: [layer("tied_loops", "net")])["figures"]["length"]).to eq 216
-    expect(worked(form: frame.except("ties"), materials: [burlap], layers: [layer("tied_loops", "net")])["findings"].map { _1["code"] }).to include "no_ties"
+    expect(worked(form: frame, materials: [burlap], layers: [layer("tied_loops", "net")])["figures"]["length"])
+      .to eq 216
+    expect(worked(form: frame.except("ties"), materials: [burlap], layers: [layer("tied_loops", "net")])["findings"]
+      .map { _1["code"] }).to include "no_ties"
   end
 
   it "cuts twelve bows of 18 in from two 9 ft rolls, nothing usable left, and twelve cords of 12 in" do
-    twelve = work(materials: [ribbon, rope(diameter: 0.1, offers: [{"length" => 144, "price" => "1.00"}])], layers: [layer("row_of", "tape", count: 12, recipe: [{"material" => "tape", "length" => 18}, {"material" => "rope", "length" => 12}])])
+    twelve = work(materials: [ribbon, rope(diameter: 0.1, offers: [{"length" => 144, "price" => "1.00"}])],
+      layers: [layer("row_of", "tape", count: 12,
+        recipe: [{"material" => "tape", "length" => 18}, {"material" => "rope", "length" => 12}])])
     tape, cord = twelve["materials"]
     expect(tape["buy"]).to match [include("count" => 2)]
     expect(tape["left"]).to eq []
@@ -29,25 +37,36 @@ RSpec.describe "Coverings, against what makers know" do
     expect(cord["buy"]).to match [include("count" => 1)]
   end
 
-  it "gets four 6 in squares from a 12 in sheet, and sets nineteen or twenty round a 14 in board ring, half as many above" do
+  it "gets four 6 in squares from a 12 in sheet, and sets nineteen or twenty round a 14 in board ring, half as many " \
+    "above" do
     sheet = cloth("offers" => [{"width" => 12, "length" => 12, "price" => "1.00"}])
-    ring = work(form: {"base" => "board", "outside" => 14, "inside" => 8}, materials: [sheet], layers: [layer("cones", "cloth", spare: 0, layers: 1)])
+    ring = work(form: {"base" => "board", "outside" => 14, "inside" => 8}, materials: [sheet],
+      layers: [layer("cones", "cloth", spare: 0, layers: 1)])
     expect(ring["layers"][0]["figures"]["repeats"]).to be_between(19, 20)
     expect(ring["materials"][0]["buy"][0]["count"]).to eq 5
-    expect(worked(form: {"base" => "board", "outside" => 14, "inside" => 8}, materials: [sheet], layers: [layer("cones", "cloth", spare: 0)])["needs"].map { _1.values_at("count", "width", "length") }).to eq [[20, 6, 6], [10, 4, 6]]
+    expect(worked(form: {"base" => "board", "outside" => 14, "inside" => 8}, materials: [sheet],
+      layers: [layer("cones", "cloth", spare: 0)])["needs"].map { _1.values_at("count", "width", "length") })
+      .to eq [[20, 6, 6], [10, 4, 6]]
   end
 
   it "puts twelve bundles round, three to a quarter, 8 in of wire each" do
-    wire = {"id" => "wire", "kind" => "wire", "name" => "Wire", "diameter" => 0.03, "offers" => [{"length" => 120, "price" => "1.00"}]}
-    twelve = work(materials: [burlap, wire], layers: [layer("row_of", "net", recipe: [{"material" => "net", "length" => 10, "count" => 3}, {"material" => "wire", "length" => 8}])])
-    expect(twelve["layers"][0]["needs"].map { _1.values_at("material", "count", "length") }).to eq [["net", 36, 10], ["wire", 12, 8]]
+    wire = {"id" => "wire", "kind" => "wire", "name" => "Wire", "diameter" => 0.03,
+            "offers" => [{"length" => 120, "price" => "1.00"}]}
+    twelve = work(materials: [burlap, wire],
+      layers: [layer("row_of", "net",
+        recipe: [{"material" => "net", "length" => 10, "count" => 3}, {"material" => "wire", "length" => 8}])])
+    expect(twelve["layers"][0]["needs"].map { _1.values_at("material", "count", "length") }).to eq [["net", 36, 10],
+      ["wire", 12, 8]]
   end
 
   it "lets a rope's rows end half an inch past each side, and says which are hard to hold" do
-    square = {"base" => "board", "shape" => "outline", "width" => 10, "face" => 2, "points" => [[0, 0], [8, 0], [8, 8], [0, 8]]}
-    side = worked(form: square, materials: [rope(diameter: 0.5)], layers: [layer("rope_rows", "rope", start: 1, stop: 9)])
+    square = {"base" => "board", "shape" => "outline", "width" => 10, "face" => 2,
+              "points" => [[0, 0], [8, 0], [8, 8], [0, 8]]}
+    side = worked(form: square, materials: [rope(diameter: 0.5)],
+      layers: [layer("rope_rows", "rope", start: 1, stop: 9)])
     expect(side["figures"]).to include("rows" => 16, "length" => 16 * 11)
-    round = worked(form: square, materials: [rope(diameter: 0.5)], layers: [layer("rope_rows", "rope", start: 1, stop: 9, round_back: true)])
+    round = worked(form: square, materials: [rope(diameter: 0.5)],
+      layers: [layer("rope_rows", "rope", start: 1, stop: 9, round_back: true)])
     expect(round["figures"]["length"]).to eq 16 * (20 + 2 * 0.1875)
     expect(round["findings"].map { _1["code"] }).to include "hard_to_hold"
   end

@@ -5,10 +5,14 @@ RSpec.describe "Every covering, of random sizes" do
   # A value such as a declared field may hold, now and then beyond what it should.
   def value(field, random)
     case field
-    when Lantern::Plan::Field::Length then [random.rand(0.05..8.0).round(3), 0, -1, "a lot", 1e9].sample(random:).then { (random.rand < 0.9) ? random.rand(0.05..8.0).round(3) : _1 }
-    when Lantern::Plan::Field::Count then (random.rand < 0.9) ? random.rand(1..12) : [0, -3, 2.5, "many", 10**9].sample(random:)
-    when Lantern::Plan::Field::Number then (random.rand < 0.9) ? random.rand(0.3..1.5).round(3) : [-1, "x", 1e300].sample(random:)
-    when Lantern::Plan::Field::Area then (random.rand < 0.9) ? random.rand(10.0..900.0).round(2) : [0, "x"].sample(random:)
+    when Lantern::Plan::Field::Length then [random.rand(0.05..8.0).round(3), 0, -1, "a lot", 1e9].sample(random:)
+      .then { (random.rand < 0.9) ? random.rand(0.05..8.0).round(3) : _1 }
+    when Lantern::Plan::Field::Count then (random.rand < 0.9) ? random.rand(1..12) : [0, -3, 2.5, "many", 10**9]
+      .sample(random:)
+    when Lantern::Plan::Field::Number then (random.rand < 0.9) ? random.rand(0.3..1.5).round(3) : [-1, "x", 1e300]
+      .sample(random:)
+    when Lantern::Plan::Field::Area then (random.rand < 0.9) ? random.rand(10.0..900.0).round(2) :
+      [0, "x"].sample(random:)
     when Lantern::Plan::Field::Choice then field.declare["choices"].map { _1["value"] }.push("nonsense").sample(random:)
     when Lantern::Plan::Field::Switch then [true, false].sample(random:)
     end
@@ -30,8 +34,10 @@ RSpec.describe "Every covering, of random sizes" do
       name, shape = shapes.sample(random:)
       covering = layer_kinds.sample(random:)
       options = covering.options.select { random.rand < 0.4 }.to_h { [_1.name, value(_1, random)] }.compact
-      sizes = shape.typical.transform_values { _1.is_a?(Numeric) ? (_1 * random.rand(0.7..1.6)).round(2) : _1 }.transform_keys(&:to_s)
-      document = plan(form: {"base" => %w[wire foam board vine].sample(random:), "shape" => name.to_s, **sizes}, materials: stash, layers: [any_layer(covering, **options)], quantity: random.rand(1..4))
+      sizes = shape.typical.transform_values { _1.is_a?(Numeric) ? (_1 * random.rand(0.7..1.6)).round(2) : _1 }
+        .transform_keys(&:to_s)
+      document = plan(form: {"base" => %w[wire foam board vine].sample(random:), "shape" => name.to_s, **sizes},
+        materials: stash, layers: [any_layer(covering, **options)], quantity: random.rand(1..4))
       begin
         result = Lantern.work(document)
         worked += 1

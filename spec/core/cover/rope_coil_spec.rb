@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Lantern::Cover::RopeCoil do
-  def coil(form = {}, diameter: 0.3125, **options) = work(form:, materials: [rope(diameter:)], layers: [layer("rope_coil", "rope", **options)])["layers"][0]
+  def coil(form = {}, diameter: 0.3125, **options) =
+    work(form:, materials: [rope(diameter:)], layers: [layer("rope_coil", "rope", **options)])["layers"][0]
 
   it "lays as many coils as touch on the inside edge" do
     expect(coil["figures"]["turns"]).to eq 80
@@ -15,7 +16,10 @@ RSpec.describe Lantern::Cover::RopeCoil do
   # Common practice: on a 14 in frame with rails near 14, 12, 10 and 8 in, rope of 1/4 to 3/8 in
   # wants a filler every five to ten coils.
   it "wants a filler every five to ten coils on a common frame" do
-    [0.25, 0.3125, 0.375].each { |diameter| expect(coil(diameter:)["figures"]["coils_between_fillers"]).to be_between(5, 10) }
+    [0.25, 0.3125, 0.375].each { |diameter|
+      expect(coil(diameter:)["figures"]["coils_between_fillers"]).to be_between(5,
+        10)
+    }
   end
 
   it "adds just enough fillers to bring the average gap under what is accepted" do
@@ -42,14 +46,16 @@ RSpec.describe Lantern::Cover::RopeCoil do
       reach = big + small * Math.cos(around)
       [reach * Math.cos(along), reach * Math.sin(along), small * Math.sin(around)]
     }
-    walked = (0..turns * 400).map { point.call(_1.fdiv(turns * 400)) }.each_cons(2).sum { |a, b| Math.sqrt(a.zip(b).sum { |p, q| (p - q)**2 }) }
+    walked = (0..turns * 400).map { point.call(_1.fdiv(turns * 400)) }.each_cons(2)
+      .sum { |a, b| Math.sqrt(a.zip(b).sum { |p, q| (p - q)**2 }) }
     expect(figures["length"]).to be_within(0.005 * walked).of(walked)
   end
 
   # Published: Steiner; a parallel curve d/2 outside is pi d longer.
   it "goes once round the girth and pi d more, on the slant" do
     figures = coil(foam(14, 10))["figures"]
-    expect(figures["length_per_turn"]).to be_within(1e-3).of(Math.hypot(2 * PI + PI * 0.3125, 12 * PI / figures["turns"]))
+    expect(figures["length_per_turn"]).to be_within(1e-3)
+      .of(Math.hypot(2 * PI + PI * 0.3125, 12 * PI / figures["turns"]))
     expect(figures["length"]).to be_within(0.05).of(figures["turns"] * figures["length_per_turn"])
   end
 
@@ -82,7 +88,9 @@ RSpec.describe Lantern::Cover::RopeCoil do
   end
 
   it "refuses a rope too thick for one coil, and a thread that would take thousands" do
-    expect(problems(plan(form: foam(2, 1), materials: [rope(diameter: 8)], layers: [layer("rope_coil", "rope")]))).to match("layers.0.material" => /Not one coil/)
-    expect(problems(plan(form: foam(200, 190), materials: [rope(diameter: 0.02)], layers: [layer("rope_coil", "rope")]))).to match("layers.0.material" => /cannot be planned/)
+    expect(problems(plan(form: foam(2, 1), materials: [rope(diameter: 8)], layers: [layer("rope_coil", "rope")])))
+      .to match("layers.0.material" => /Not one coil/)
+    expect(problems(plan(form: foam(200, 190), materials: [rope(diameter: 0.02)],
+      layers: [layer("rope_coil", "rope")]))).to match("layers.0.material" => /cannot be planned/)
   end
 end

@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
 RSpec.describe Lantern::Cover::SpiralWrap do
-  def wrap(form, width, **options) = work(form:, materials: [ribbon(width:, offers: [{"length" => 3600, "price" => "9.00"}])], layers: [layer("spiral_wrap", "tape", **options)])
+  def wrap(form, width, **options) = work(form:,
+    materials: [ribbon(width:, offers: [{"length" => 3600, "price" => "9.00"}])],
+    layers: [layer("spiral_wrap", "tape", **options)])
 
   def figures(...) = wrap(...)["layers"][0]["figures"]
 
@@ -34,7 +36,8 @@ RSpec.describe Lantern::Cover::SpiralWrap do
         [reach * Math.cos(along), reach * Math.sin(along), small * Math.sin(around)]
       end
       steps = turns * 400
-      walked = (0..steps).map { point.call(_1.fdiv(steps)) }.each_cons(2).sum { |a, b| Math.sqrt(a.zip(b).sum { |p, q| (p - q)**2 }) }
+      walked = (0..steps).map { point.call(_1.fdiv(steps)) }.each_cons(2)
+        .sum { |a, b| Math.sqrt(a.zip(b).sum { |p, q| (p - q)**2 }) }
       expect(worked["length"] - 2).to be_within(0.001 * walked).of(walked)
     end
   end
@@ -61,7 +64,8 @@ RSpec.describe Lantern::Cover::SpiralWrap do
   end
 
   it "gives the fewest strips whose lengths, less their joins, reach the whole" do
-    worked = work(form: foam(14, 10), materials: [cloth], layers: [layer("spiral_wrap", "cloth", strip_width: 1.5, strip_length: 36)])["layers"][0]
+    worked = work(form: foam(14, 10), materials: [cloth],
+      layers: [layer("spiral_wrap", "cloth", strip_width: 1.5, strip_length: 36)])["layers"][0]
     strips, length = worked["figures"].values_at("strips", "length")
     expect(strips * 36 - (strips - 1)).to be >= length
     expect((strips - 1) * 36 - (strips - 2)).to be < length
@@ -77,15 +81,22 @@ RSpec.describe Lantern::Cover::SpiralWrap do
   end
 
   it "refuses a strip as wide as the girth, and says which would do" do
-    expect(problems(plan(form: foam(14, 10), materials: [ribbon(width: 7.6)], layers: [layer("spiral_wrap", "tape", lap: "1/4")])))
-      .to match("layers.0.material" => /too wide to spiral round a band that is 6 5\/16 in around.*6 9\/16 in winds.*2 1\/8 in lies well/)
-    expect(problems(plan(form: foam(14, 10), materials: [cloth], layers: [layer("spiral_wrap", "cloth", strip_width: 9)]))).to have_key("layers.0.strip_width")
+    expect(problems(plan(form: foam(14, 10), materials: [ribbon(width: 7.6)],
+      layers: [layer("spiral_wrap", "tape", lap: "1/4")])))
+      .to match("layers.0.material" =>
+        %r{too wide to spiral round a band that is 6 5/16 in around.*6 9/16 in winds.*2 1/8 in lies well})
+    expect(problems(plan(form: foam(14, 10), materials: [cloth],
+      layers: [layer("spiral_wrap", "cloth", strip_width: 9)]))).to have_key("layers.0.strip_width")
   end
 
   it "refuses a lap that leaves nothing, a strip its own join eats, and more turns than anyone makes" do
-    expect(problems(plan(form: foam(14, 10), materials: [ribbon], layers: [layer("spiral_wrap", "tape", lap: 1.5)]))).to match("layers.0.lap" => /leaves nothing/)
-    expect(problems(plan(form: foam(14, 10), materials: [ribbon], layers: [layer("spiral_wrap", "tape", strip_length: 1)]))).to match("layers.0.strip_length" => /used up by its own join/)
-    expect(problems(plan(form: foam(1000, 900), materials: [ribbon(width: "1/16")], layers: [layer("spiral_wrap", "tape")]))).to match("layers.0.strip_width" => /cannot be planned/)
+    expect(problems(plan(form: foam(14, 10), materials: [ribbon], layers: [layer("spiral_wrap", "tape", lap: 1.5)])))
+      .to match("layers.0.lap" => /leaves nothing/)
+    expect(problems(plan(form: foam(14, 10), materials: [ribbon],
+      layers: [layer("spiral_wrap", "tape", strip_length: 1)])))
+      .to match("layers.0.strip_length" => /used up by its own join/)
+    expect(problems(plan(form: foam(1000, 900), materials: [ribbon(width: "1/16")],
+      layers: [layer("spiral_wrap", "tape")]))).to match("layers.0.strip_width" => /cannot be planned/)
   end
 
   it "judges what it lays" do

@@ -1,13 +1,16 @@
 # frozen_string_literal: true
 
 RSpec.describe Lantern::Cover::Tested do
-  def layer_of(method, material, test_piece: nil) = work(form: {}, materials: stash, layers: [layer(method, material, **{test_piece:}.compact)])["layers"][0]
+  def layer_of(method, material, test_piece: nil) =
+    work(form: {}, materials: stash, layers: [layer(method, material, **{test_piece:}.compact)])["layers"][0]
 
   it "replaces what a turn takes, for every covering that is wound" do
-    {"spiral_wrap" => "tape", "gathered_wrap" => "tape", "rope_coil" => "rope", "rope_inlay" => "rope", "weave" => "rope", "garland" => "tape"}.each do |method, material|
+    {"spiral_wrap" => "tape", "gathered_wrap" => "tape", "rope_coil" => "rope", "rope_inlay" => "rope",
+     "weave" => "rope", "garland" => "tape"}.each do |method, material|
       tested = layer_of(method, material, test_piece: {"turns" => 4, "took" => 40})
       expect(tested["figures"]["length_per_turn"]).to eq(10), method
-      expect(tested["findings"].map { _1["says"] }).to include(match(/Your test piece says what a turn takes \(10 in\)/)), method
+      expect(tested["findings"].map { _1["says"] })
+        .to include(match(/Your test piece says what a turn takes \(10 in\)/)), method
       expect(tested["working"].map { _1["sum"] }).to include(match(/your test piece/)), method
     end
   end

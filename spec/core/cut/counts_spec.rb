@@ -3,9 +3,11 @@
 RSpec.describe Lantern::Cut::Counts do
   def cut(wanted, offers, on_hand = [])
     fields = Lantern::Plan::Material.members.to_h { [_1, nil] }
-    material = Lantern::Plan::Material.new(**fields, id: "ties", kind: :tie, name: "Ties", on_hand:, offers: offers.map { |count, price| {count:, price: BigDecimal(price)} })
+    material = Lantern::Plan::Material.new(**fields, id: "ties", kind: :tie, name: "Ties", on_hand:,
+      offers: offers.map { |count, price| {count:, price: BigDecimal(price)} })
     piece = Lantern::Cut::Demand::Piece.new(layer: "one", what: "ties", length: 1r, width: nil, count: wanted)
-    demand = Lantern::Cut::Demand.new(pieces: [piece], run: 0.0, run_what: "", join: 1, least: 0, spread: 0.0, allowance: 0.0)
+    demand = Lantern::Cut::Demand.new(pieces: [piece], run: 0.0, run_what: "", join: 1, least: 0, spread: 0.0,
+      allowance: 0.0)
     described_class.cut(material, demand)
   end
 
@@ -16,7 +18,8 @@ RSpec.describe Lantern::Cut::Counts do
       offers = Array.new(random.rand(1..3)) { [random.rand(1..15), format("%.2f", random.rand(0.5..9.0))] }
       wanted = random.rand(1..30)
       choices = offers.map { |count, _| (0..(wanted.fdiv(count).ceil)).to_a }
-      best = choices.first.product(*choices.drop(1)).select { |picked| picked.zip(offers).sum { |n, (count, _)| n * count } >= wanted }
+      best = choices.first.product(*choices.drop(1))
+        .select { |picked| picked.zip(offers).sum { |n, (count, _)| n * count } >= wanted }
         .map { |picked| [picked.zip(offers).sum { |n, (_, each)| n * BigDecimal(each) }, picked.sum] }.min
       cutting = cut(wanted, offers)
       expect([price(cutting), cutting.bought.values.sum]).to eq best
@@ -38,7 +41,8 @@ RSpec.describe Lantern::Cut::Counts do
   end
 
   it "writes numbers as numbers, whatever the units" do
-    worked = work(form: gourd, materials: [stash[5]], layers: [layer("fill", "blooms", bloom: "3/2")], units: "cm")["materials"][0]
+    worked = work(form: gourd, materials: [stash[5]], layers: [layer("fill", "blooms", bloom: "3/2")],
+      units: "cm")["materials"][0]
     expect(worked["needed"]).to be_an(Integer)
     expect(worked["working"].last["answer"]).not_to match(/cm/)
     expect(worked["on_hand"]).to eq 7

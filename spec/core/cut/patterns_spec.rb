@@ -6,10 +6,20 @@ RSpec.describe Lantern::Cut::Patterns do
   let(:demand) { Lantern::Cut::Demand }
 
   def problem(pieces, offers: [[100, 1.0]], on_hand: [], run: 0)
-    stock = on_hand.each_with_index.map { |length, index| Lantern::Cut::Stock.new(source: :on_hand, index:, length: length.to_r, price: 0, limit: 1) } +
-      offers.each_with_index.map { |(length, price), index| Lantern::Cut::Stock.new(source: :offer, index:, length: length.to_r, price: (price * 10_000).to_i, limit: nil) }
-    wanted = pieces.map { |length, count| demand::Piece.new(layer: "a", what: "strips", length: length.to_r, width: nil, count:) }
-    Lantern::Cut::Problem.new(stock:, demand: demand.new(pieces: wanted, run:, run_what: "wrap", join: 1, least: 2, spread: 0.0, allowance: 0.0))
+    stock = on_hand.each_with_index.map { |length, index|
+      Lantern::Cut::Stock.new(source: :on_hand, index:,
+        length: length.to_r, price: 0, limit: 1)
+    } +
+      offers.each_with_index.map { |(length, price), index|
+        Lantern::Cut::Stock.new(source: :offer, index:,
+          length: length.to_r, price: (price * 10_000).to_i, limit: nil)
+      }
+    wanted = pieces.map { |length, count|
+      demand::Piece.new(layer: "a", what: "strips", length: length.to_r, width: nil,
+        count:)
+    }
+    Lantern::Cut::Problem.new(stock:, demand: demand.new(pieces: wanted, run:, run_what: "wrap", join: 1, least: 2,
+      spread: 0.0, allowance: 0.0))
   end
 
   def cut_of(problem, solution)
@@ -23,7 +33,10 @@ RSpec.describe Lantern::Cut::Patterns do
       asked = problem(pieces, on_hand:)
       solution = described_class.improve(asked, nil)
       expect(cut_of(asked, solution)).to eq asked.counts
-      solution.opened.zip(solution.yields).each { |stock, yields| expect(asked.items.zip(yields).sum { |item, count| item * count }).to be <= asked.length_of(stock) }
+      solution.opened.zip(solution.yields).each { |stock, yields|
+        expect(asked.items.zip(yields)
+        .sum { |item, count| item * count }).to be <= asked.length_of(stock)
+      }
       expect(solution.opened.select(&:limit).tally.values).to all(eq(1))
     end
   end
@@ -54,7 +67,8 @@ RSpec.describe Lantern::Cut::Patterns do
   end
 
   it "weighs a run against pieces" do
-    # Two pieces of 40 and a run of 150: in two lengths of 100, one each leaves 60 + 60; together they leave 20 + 100; three are needed.
+    # Two pieces of 40 and a run of 150: in two lengths of 100, one each leaves 60 + 60; together they leave 20 + 100;
+    # three are needed.
     asked = problem({40 => 2}, run: 150)
     expect(described_class.improve(asked, nil).opened.size).to eq 3
     # A run of 119 is 60 + 60 less the join.
@@ -66,13 +80,15 @@ RSpec.describe Lantern::Cut::Knapsack do
   # Every way there is, for small cases.
   def brute(items, values, counts, room, index = 0)
     return 0.0 if index == items.size
-    (0..[room / items[index], counts[index]].min).map { |count| count * values[index] + brute(items, values, counts, room - count * items[index], index + 1) }.max
+    (0..[room / items[index], counts[index]].min)
+      .map { |count| count * values[index] + brute(items, values, counts, room - count * items[index], index + 1) }.max
   end
 
   it "finds the most valuable filling that brute force finds" do
     each_random(200) do |random|
       size = random.rand(1..5)
-      items, values, counts = Array.new(size) { random.rand(1..30) }, Array.new(size) { random.rand.round(3) }, Array.new(size) { random.rand(1..4) }
+      items, values, counts = Array.new(size) { random.rand(1..30) }, Array.new(size) { random.rand.round(3) },
+        Array.new(size) { random.rand(1..4) }
       room = random.rand(1..80)
       worth, taken = described_class.best(items, values, counts, room)
       expect(worth).to be_within(1e-9).of(brute(items, values, counts, room))

@@ -5,11 +5,15 @@ require_relative "../../support/rivals"
 RSpec.describe Lantern::Cut::Rolls do
   def material(offers: [], on_hand: [])
     Lantern::Plan::Material.check({"id" => "m", "kind" => "ribbon", "name" => "Tape", "width" => 1,
-      "offers" => offers.map { |length, price| {"length" => length, "price" => price} }, "on_hand" => on_hand}, units: "in")
+      "offers" => offers.map { |length, price| {"length" => length, "price" => price} }, "on_hand" => on_hand},
+      units: "in")
   end
 
   def cut(material, pieces: {}, run: nil, join: 1, least: 2, quantity: 1, sureness: 0.5)
-    needs = pieces.map { |length, count| Lantern::Place::Need.pieces(material: "m", what: :strips, length: length.to_r, count:) }
+    needs = pieces.map { |length, count|
+      Lantern::Place::Need.pieces(material: "m", what: :strips, length: length.to_r,
+        count:)
+    }
     needs << Lantern::Place::Need.run(material: "m", what: "wrap", length: run, join:, least:, spread: 0) if run
     described_class.cut(material, Lantern::Cut::Demand.gather(asked(needs, times: quantity), sureness:))
   end
@@ -52,8 +56,10 @@ RSpec.describe Lantern::Cut::Rolls do
       pieces = lengths.to_h { [_1, random.rand(1..9)] }
       offers = Array.new(random.rand(1..2)) { [random.rand(60..120), random.rand(100..600)] }.uniq(&:first)
       on_hand = Array.new(random.rand(0..3)) { random.rand(10..70) }
-      rival = Rivals.glpk(offers.map { |length, cents| [length, cents, nil] } + on_hand.tally.map { |length, count| [length, 0, count] }, pieces)
-      cutting = cut(material(offers: offers.map { |length, cents| [length, format("%.2f", cents / 100.0)] }, on_hand:), pieces:)
+      rival = Rivals.glpk(offers.map { |length, cents| [length, cents, nil] } +
+        on_hand.tally.map { |length, count| [length, 0, count] }, pieces)
+      cutting = cut(material(offers: offers.map { |length, cents| [length, format("%.2f", cents / 100.0)] }, on_hand:),
+        pieces:)
       expect((money(cutting) * 100).to_i).to eq rival
       expect(cutting.optimal).to be true
       check_whole(cutting, pieces)
@@ -130,7 +136,15 @@ RSpec.describe Lantern::Cut::Rolls do
         cutting = cut(material(offers: [[120, "1.00"]]), pieces: {piece => count}, run:)
         lengths = cutting.bought.values.sum
         # Every way to put the pieces into one length fewer leaves too little for the run.
-        fits = ->(bars) { spread_over(count, bars, 120 / piece).any? { |each| each.sum { |pieces| [120 - pieces * piece, 0].max.then { |left| (left < 2) ? 0 : left - 1 } } >= run - 1 } }
+        fits = ->(bars) {
+          spread_over(count, bars, 120 / piece)
+            .any? { |each|
+            each.sum { |pieces|
+              [120 - pieces * piece, 0]
+                .max.then { |left| (left < 2) ? 0 : left - 1 }
+            } >= run - 1
+          }
+        }
         expect(fits.call(lengths)).to be true
         expect(fits.call(lengths - 1)).to be false
         check_whole(cutting, {piece => count})
@@ -154,7 +168,11 @@ RSpec.describe Lantern::Cut::Rolls do
   end
 
   it "buys one package more when the maker wants to be surer" do
-    bought = ->(sureness) { work(sureness:, form: foam(14, 10), materials: [rope(offers: [{"length" => 12, "price" => "0.10"}])], layers: [layer("rope_coil", "rope", school: "even")])["materials"][0] }
+    bought = ->(sureness) {
+      work(sureness:, form: foam(14, 10),
+        materials: [rope(offers: [{"length" => 12, "price" => "0.10"}])],
+        layers: [layer("rope_coil", "rope", school: "even")])["materials"][0]
+    }
     counts = [0.5, 0.9, 0.99].map { bought.call(_1)["buy"][0]["count"] }
     expect(counts).to eq counts.sort.uniq
     expect(bought.call(0.9)["chance_enough"]).to be_between(0.9, 0.97)

@@ -4,14 +4,20 @@ require_relative "../../support/rivals"
 
 RSpec.describe Lantern::Cut::Mixes do
   def problem(total, offers)
-    stock = offers.each_with_index.map { |(length, price), index| Lantern::Cut::Stock.new(source: :offer, index:, length: length.to_r, price: price * 10_000, limit: nil) }
+    stock = offers.each_with_index.map { |(length, price), index|
+      Lantern::Cut::Stock.new(source: :offer, index:,
+        length: length.to_r, price: price * 10_000, limit: nil)
+    }
     piece = Lantern::Cut::Demand::Piece.new(layer: "", what: "", length: 1r, width: nil, count: total)
-    Lantern::Cut::Problem.new(stock:, demand: Lantern::Cut::Demand.new(pieces: [piece], run: 0.0, run_what: "", join: 1, least: 0, spread: 0.0, allowance: 0.0))
+    Lantern::Cut::Problem.new(stock:, demand: Lantern::Cut::Demand.new(pieces: [piece], run: 0.0, run_what: "", join: 1,
+      least: 0, spread: 0.0, allowance: 0.0))
   end
 
   # The least money for so much length, one package after another: the oldest dynamic program.
   def brute(total, offers)
-    (1..total).each_with_object([0]) { |length, best| best << offers.map { |size, price| best[[length - size, 0].max] + price }.min }.last
+    (1..total).each_with_object(
+      [0]
+    ) { |length, best| best << offers.map { |size, price| best[[length - size, 0].max] + price }.min }.last
   end
 
   it "comes to the least money that any mix of packages comes to" do
@@ -57,7 +63,8 @@ end
 RSpec.describe Lantern::Cut::Fullest do
   def brute(items, wanted, room, index = 0)
     return 0 if index == items.size
-    (0..[wanted[index], room / items[index]].min).map { |count| count * items[index] + brute(items, wanted, room - count * items[index], index + 1) }.max
+    (0..[wanted[index], room / items[index]].min)
+      .map { |count| count * items[index] + brute(items, wanted, room - count * items[index], index + 1) }.max
   end
 
   it "fills a length as full as can be around one of the longest" do
@@ -70,7 +77,8 @@ RSpec.describe Lantern::Cut::Fullest do
       next expect(taken.sum).to eq 0 unless first
       expect(taken.zip(wanted)).to all(satisfy { |count, most| count <= most })
       others = wanted.dup.tap { _1[first] -= 1 }
-      expect(taken.zip(items).sum { |count, item| count * item }).to eq items[first] + brute(items, others, room - items[first])
+      expect(taken.zip(items).sum { |count, item| count * item }).to eq items[first] + brute(items, others,
+        room - items[first])
     end
   end
 

@@ -5,13 +5,16 @@ RSpec.describe Lantern::Cut::Sheets do
     document = plan(materials: [cloth(offers: sheets, on_hand:)], layers: [layer("knotted_strips", "cloth")])
     plan = Lantern::Plan::Document.read(document)
     need = Lantern::Place::Need.pieces(material: "cloth", what: :strips, length: length.to_r, width: width.to_r, count:)
-    described_class.cut(plan.materials[0], Lantern::Cut::Demand.gather([Lantern::Cut::Demand::Asked.new(layer: "one", need:, times: 1)], sureness: 0.9))
+    described_class.cut(plan.materials[0],
+      Lantern::Cut::Demand.gather([Lantern::Cut::Demand::Asked.new(layer: "one", need:, times: 1)], sureness: 0.9))
   end
 
   # Common practice: a 12 in sheet gives four 6 in squares.
   it "gets four 6 in squares from a 12 in sheet" do
-    expect(cut([{"width" => 12, "length" => 12, "price" => "1.00"}], width: 6, length: 6, count: 4).bought).to eq(0 => 1)
-    expect(cut([{"width" => 12, "length" => 12, "price" => "1.00"}], width: 6, length: 6, count: 5).bought).to eq(0 => 2)
+    expect(cut([{"width" => 12, "length" => 12, "price" => "1.00"}], width: 6, length: 6, count: 4).bought)
+      .to eq(0 => 1)
+    expect(cut([{"width" => 12, "length" => 12, "price" => "1.00"}], width: 6, length: 6, count: 5).bought)
+      .to eq(0 => 2)
   end
 
   it "turns the strips whichever way gives more" do
@@ -25,9 +28,13 @@ RSpec.describe Lantern::Cut::Sheets do
   it "never cuts more from a sheet than its area holds, and uses what is on hand first" do
     each_random(60) do |random|
       width, length, count = random.rand(1..6), random.rand(4..20), random.rand(1..60)
-      cutting = cut([{"width" => 20, "length" => 40, "price" => "3.10"}], width:, length:, count:, on_hand: [{"width" => 18, "length" => 21}])
+      cutting = cut([{"width" => 20, "length" => 40, "price" => "3.10"}], width:, length:, count:,
+        on_hand: [{"width" => 18, "length" => 21}])
       expect(cutting.bars.sum { |bar| bar.cuts.sum(&:count) }).to eq count
-      cutting.bars.each { |bar| expect(bar.cuts.sum { |each| each.count * each.length } * width).to be <= ((bar.source == :on_hand) ? 18 * 21 : 20 * 40) }
+      cutting.bars.each { |bar|
+        expect(bar.cuts.sum { |each| each.count * each.length } * width)
+          .to be <= ((bar.source == :on_hand) ? 18 * 21 : 20 * 40)
+      }
       expect(cutting.bars.map(&:source)).to eq cutting.bars.map(&:source).sort_by { (_1 == :on_hand) ? 0 : 1 }
     end
   end
@@ -40,8 +47,13 @@ RSpec.describe Lantern::Cut::Sheets do
 
   def layouts(pieces, on_hand: [], offers: [], **material)
     read = Lantern::Plan::Material.check(cloth(on_hand:, offers:, **material), units: "in")
-    needs = pieces.map { |what, width, length, count, grain| ["one", Lantern::Place::Need.pieces(material: "cloth", what: :pieces, of: ", #{what}", length: length.to_r, width: width.to_r, count:, grain: grain || :any)] }
-    described_class.cut(read, Lantern::Cut::Demand.gather(needs.map { |layer, need| Lantern::Cut::Demand::Asked.new(layer:, need:, times: 1) }, sureness: 0.9))
+    needs = pieces.map { |what, width, length, count, grain|
+      ["one", Lantern::Place::Need.pieces(material: "cloth", what: :pieces, of: ", #{what}", length: length.to_r,
+        width: width.to_r, count:, grain: grain || :any)]
+    }
+    described_class.cut(read, Lantern::Cut::Demand.gather(
+      needs.map { |layer, need| Lantern::Cut::Demand::Asked.new(layer:, need:, times: 1) }, sureness: 0.9
+    ))
   end
 
   # Every block lies on its sheet, clear of the edges that are lost, and no two overlap.
@@ -54,7 +66,10 @@ RSpec.describe Lantern::Cut::Sheets do
         expect(block.x + block.width).to be <= [sheet[:width], sheet[:end_width] || 0].max - lost
         expect(block.y + block.length).to be <= sheet[:length] - lost
       end
-      blocks.combination(2) { |a, b| expect(a.x + a.width <= b.x || b.x + b.width <= a.x || a.y + a.length <= b.y || b.y + b.length <= a.y).to be true }
+      blocks.combination(2) { |a, b|
+        expect(a.x + a.width <= b.x || b.x + b.width <= a.x || a.y + a.length <= b.y ||
+        b.y + b.length <= a.y).to be true
+      }
     end
   end
 
@@ -63,8 +78,14 @@ RSpec.describe Lantern::Cut::Sheets do
   def guillotine(width, length, wide, long, known = {})
     known[[width, length]] ||= begin
       whole = (width >= wide && length >= long || width >= long && length >= wide) ? 1 : 0
-      splits = (1..width / 2).map { guillotine(_1, length, wide, long, known) + guillotine(width - _1, length, wide, long, known) } +
-        (1..length / 2).map { guillotine(width, _1, wide, long, known) + guillotine(width, length - _1, wide, long, known) }
+      splits = (1..width / 2).map {
+        guillotine(_1, length, wide, long, known) + guillotine(width - _1, length, wide,
+          long, known)
+      } +
+        (1..length / 2).map {
+          guillotine(width, _1, wide, long, known) + guillotine(width, length - _1, wide, long,
+            known)
+        }
       [whole, *splits].max
     end
   end
@@ -126,12 +147,20 @@ RSpec.describe Lantern::Cut::Sheets do
     expect(cutting.bars[0].cuts.map(&:what).first).to eq "pieces, panel"
     expect_clear(cutting)
     each_random(40) do |random|
-      pieces = Array.new(random.rand(1..4)) { |i| ["kind #{i}", random.rand(1..12), random.rand(2..17), random.rand(1..9)] }
-      cutting = layouts(pieces, offers: [{"width" => 18, "length" => 40, "price" => "3.00"}], on_hand: [{"width" => 10, "length" => 22}])
+      pieces = Array.new(random.rand(1..4)) { |i|
+        ["kind #{i}", random.rand(1..12), random.rand(2..17),
+          random.rand(1..9)]
+      }
+      cutting = layouts(pieces, offers: [{"width" => 18, "length" => 40, "price" => "3.00"}],
+        on_hand: [{"width" => 10, "length" => 22}])
       expect_clear(cutting)
       # Conservation: what is cut and what is left of a sheet is the sheet.
-      cutting.bars.each { |bar| expect(bar.cuts.sum { _1.count * _1.length * _1.width } + bar.left * ((bar.source == :on_hand) ? 10 : 18)).to eq((bar.source == :on_hand) ? 220 : 720) }
-      expect(cutting.bars.flat_map(&:cuts).group_by(&:what).transform_values { |cuts| cuts.sum(&:count) }).to eq(pieces.to_h { ["pieces, #{_1[0]}", _1[3]] })
+      cutting.bars.each { |bar|
+        expect(bar.cuts.sum { _1.count * _1.length * _1.width } + bar.left *
+        ((bar.source == :on_hand) ? 10 : 18)).to eq((bar.source == :on_hand) ? 220 : 720)
+      }
+      expect(cutting.bars.flat_map(&:cuts).group_by(&:what).transform_values { |cuts| cuts.sum(&:count) })
+        .to eq(pieces.to_h { ["pieces, #{_1[0]}", _1[3]] })
       expect(cutting.bound).to be <= cutting.bought.values.sum * 30_000
     end
   end

@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
 RSpec.describe Lantern::Form::Clock do
-  def band(name, shape, **more) = Lantern::Work.read(plan(form: {"base" => "wire", "shape" => name.to_s, **shape.typical.transform_keys(&:to_s)}.merge(more))).form
+  def band(name, shape, **more) = Lantern::Work.read(
+    plan(form: {"base" => "wire", "shape" => name.to_s, **shape.typical.transform_keys(&:to_s)}.merge(more))
+  ).form
 
   # A clock's face: a twelfth of a turn to the hour, from the top.
   it "finds every hour of a ring where a clock has it" do

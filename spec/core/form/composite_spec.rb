@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
 RSpec.describe Lantern::Form::Composite do
-  def form(parts, **more) = plan(form: {"base" => "foam", "shape" => "composite", "face" => 1.5, "parts" => parts}.merge(more.transform_keys(&:to_s)), materials: [rope], layers: [layer("rope_coil", "rope")])
+  def form(parts, **more) = plan(form: {"base" => "foam", "shape" => "composite", "face" => 1.5, "parts" => parts}
+                                     .merge(more.transform_keys(&:to_s)), materials: [rope],
+    layers: [layer("rope_coil", "rope")])
 
   def cane(**more) = {"shape" => "cane", "width" => 8, "height" => 18}.merge(more.transform_keys(&:to_s))
 
@@ -11,7 +13,8 @@ RSpec.describe Lantern::Form::Composite do
     one = Lantern.work(plan(form: {"base" => "foam", **cane, "face" => 1.5}))["form"]["run"]
     worked = Lantern.work(form(heart))
     expect(worked["form"]["run"]).to be_within(1e-3).of(2 * (one - 2))
-    expect(worked["form"]["findings"].map { _1["says"] }).to match [/meet in 2 places: tie each.*tape over the 2 cut ends/, /saves 4 in of run, 8 in 100/]
+    expect(worked["form"]["findings"].map { _1["says"] })
+      .to match [/meet in 2 places: tie each.*tape over the 2 cut ends/, /saves 4 in of run, 8 in 100/]
     expect(worked["steps"][0]["says"]).to match(/Cut the ends off: 4 in/)
   end
 
@@ -21,20 +24,26 @@ RSpec.describe Lantern::Form::Composite do
   end
 
   it "lays one ring on another: runs add up, and they cross in two places" do
-    rings = [{"shape" => "ring", "outside" => 9, "inside" => 6, "x" => -3}, {"shape" => "ring", "outside" => 9, "inside" => 6, "x" => 3}]
+    rings = [{"shape" => "ring", "outside" => 9, "inside" => 6, "x" => -3},
+      {"shape" => "ring", "outside" => 9, "inside" => 6, "x" => 3}]
     worked = Lantern.work(form(rings))
     expect(worked["form"]["run"]).to be_within(1e-3).of(2 * PI * 7.5)
     expect(worked["form"]["wide_run"]).to be_within(1e-3).of(2 * PI * 9)
     expect(worked["form"]["findings"][0]["says"]).to match(/meet in 2 places/)
     # Circles of radius 3.75 about points 6 apart cross where Pythagoras says.
     said = Lantern::Form.shapes[:composite].new(Lantern::Plan::Document.read(form(rings)).form.sizes, units: "in").ties
-    expect(said.map { |x, y| [x.abs, y.abs] }).to all(match([be_within(0.02).of(0), be_within(0.02).of(Math.sqrt(3.75**2 - 9))]))
+    expect(said.map { |x, y| [x.abs, y.abs] })
+      .to all(match([be_within(0.02).of(0), be_within(0.02).of(Math.sqrt(3.75**2 - 9))]))
   end
 
   it "changes nothing when the whole is turned or mirrored" do
-    rings = [{"shape" => "heart", "width" => 12, "height" => 12}, {"shape" => "oval", "width" => 9, "height" => 14, "x" => 2}]
+    rings = [{"shape" => "heart", "width" => 12, "height" => 12},
+      {"shape" => "oval", "width" => 9, "height" => 14, "x" => 2}]
     turned = rings.map { _1.merge("turn" => 90, "mirror" => true) }
-    figures = [rings, turned].map { Lantern.work(form(_1))["form"].slice("run", "wide_run", "crowded_run").values.map { |each| each.round(3) } }
+    figures = [rings, turned].map {
+      Lantern.work(form(_1))["form"].slice("run", "wide_run", "crowded_run")
+        .values.map { |each| each.round(3) }
+    }
     expect(figures.uniq.size).to eq 1
   end
 
@@ -46,9 +55,12 @@ RSpec.describe Lantern::Form::Composite do
 
   it "refuses what cannot be joined, at the part it is about" do
     expect(problems(form(heart.first(1)))).to have_key("form.parts")
-    expect(problems(form([heart[0], cane(cut_start: 40)]))).to match("form.parts.1.cut_start" => /leaves nothing of a part/)
-    expect(problems(form([heart[0], {"shape" => "ring", "outside" => 10, "inside" => 2}]))).to match("form.parts.1.inside" => /same face/)
-    expect(problems(form([heart[0], {"shape" => "oval", "width" => 10, "height" => 12, "cut_end" => 2}]))).to match("form.parts.1.cut_start" => /nothing to cut off/)
+    expect(problems(form([heart[0], cane(cut_start: 40)])))
+      .to match("form.parts.1.cut_start" => /leaves nothing of a part/)
+    expect(problems(form([heart[0], {"shape" => "ring", "outside" => 10, "inside" => 2}])))
+      .to match("form.parts.1.inside" => /same face/)
+    expect(problems(form([heart[0], {"shape" => "oval", "width" => 10, "height" => 12, "cut_end" => 2}])))
+      .to match("form.parts.1.cut_start" => /nothing to cut off/)
     expect(problems(form([heart[0], {"shape" => "composite"}]))).to match("form.parts.1.shape" => /Shape must be/)
     expect(problems(form([heart[0], heart[0]]))).to match("form.parts.0.width" => /place of their own/)
     expect(problems(form([heart[0], cane(height: 2)]))).to match("form.parts.1.height" => /higher than its hook/)

@@ -8,7 +8,10 @@ RSpec.describe Lantern::Form::Part do
 
   it "gives a gourd its ribs from dip to dip, the ones at the side longest, and its stem on top" do
     form = band(:gourd, ribs: 5)
-    expect(form.ribs.map(&:length)).to satisfy { |lengths| lengths == lengths.sort_by { |each| lengths.index(each) } && lengths.first > lengths[2] && lengths[1] > lengths[2] }
+    expect(form.ribs.map(&:length)).to satisfy { |lengths|
+      lengths == lengths.sort_by { |each| lengths.index(each) } &&
+        lengths.first > lengths[2] && lengths[1] > lengths[2]
+    }
     expect(form.ribs.first.length).to be_within(1e-6).of(form.ribs.last.length)
     ends = form.ribs.flat_map { [_1.path.at(0), _1.path.at(_1.length)] }
     expect(ends.map { _1[0].round(6) }.uniq).to eq [0.0]
@@ -39,8 +42,10 @@ RSpec.describe Lantern::Form::Part do
   end
 
   it "has room on the drawing" do
-    drawing = Lantern.work(plan(form: {"base" => "wire", "rails" => 2, "shape" => "clover", "width" => 12, "face" => 1, "stem" => 10}))["drawing"]
+    drawing = Lantern.work(plan(form: {"base" => "wire", "rails" => 2, "shape" => "clover", "width" => 12, "face" => 1,
+                                       "stem" => 10}))["drawing"]
     expect(drawing["bounds"][3]).to be > 10
-    expect(drawing["form"]["parts"]).to match [{"kind" => "stem", "line" => /\AM/, "width" => be_within(0.01).of(0.667)}]
+    expect(drawing["form"]["parts"])
+      .to match [{"kind" => "stem", "line" => /\AM/, "width" => be_within(0.01).of(0.667)}]
   end
 end

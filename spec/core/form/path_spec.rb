@@ -9,7 +9,8 @@ RSpec.describe Lantern::Form::Path do
   def ring(radius) = described_class.new([arc.new(centre: [0.0, 0.0], radius:, start: -PI / 2, sweep: 2 * PI)])
 
   # Walked clockwise on the drawing, so that the outside is on the left.
-  def square(side) = described_class.new([[0, 0], [side, 0], [side, side], [0, side], [0, 0]].map { |x, y| [x.to_f, y.to_f] }.each_cons(2).map { |from, to| line.new(from:, to:) })
+  def square(side) = described_class.new([[0, 0], [side, 0], [side, side], [0, side], [0, 0]]
+    .map { |x, y| [x.to_f, y.to_f] }.each_cons(2).map { |from, to| line.new(from:, to:) })
 
   def geos(points)
     ring = (points.first == points.last) ? points : points + [points.first]
@@ -36,7 +37,8 @@ RSpec.describe Lantern::Form::Path do
 
   it "counts both sides of every bend in the wide run" do
     # An S of two half circles: the outside is the longer edge on one, the inside on the other.
-    path = described_class.new([arc.new(centre: [0.0, 0.0], radius: 3.0, start: PI, sweep: PI), arc.new(centre: [6.0, 0.0], radius: 3.0, start: PI, sweep: -PI)])
+    path = described_class.new([arc.new(centre: [0.0, 0.0], radius: 3.0, start: PI, sweep: PI),
+      arc.new(centre: [6.0, 0.0], radius: 3.0, start: PI, sweep: -PI)])
     expect(path.wide(1)).to be_within(1e-9).of(2 * PI * 4)
     expect(path.crowded(1)).to be_within(1e-9).of(2 * PI * 2)
     expect(path.edge(1)).to be_within(1e-9).of(path.length)

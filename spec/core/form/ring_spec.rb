@@ -5,7 +5,8 @@ RSpec.describe "A ring" do
 
   it "has the runs of its two circles" do
     ring = form({})
-    expect(ring).to include("run" => be_within(0.005).of(34.56), "inside_run" => be_within(0.005).of(25.13), "outside_run" => be_within(0.005).of(43.98), "face" => 3)
+    expect(ring).to include("run" => be_within(0.005).of(34.56), "inside_run" => be_within(0.005).of(25.13),
+      "outside_run" => be_within(0.005).of(43.98), "face" => 3)
     expect(ring["wide_run"]).to eq ring["outside_run"]
     expect(ring["crowded_run"]).to eq ring["inside_run"]
   end
@@ -32,7 +33,8 @@ RSpec.describe "A ring" do
   describe "known by a string" do
     it "needs no sizes: run and girth are enough" do
       known = form({"base" => "foam", "measured" => {"run" => 6 * 2 * PI, "girth" => 2 * PI}})
-      expect(known).to include("run" => be_within(1e-3).of(37.6991), "girth" => be_within(1e-3).of(6.2832), "face" => be_within(1e-3).of(2), "outside_run" => be_within(1e-3).of(14 * PI))
+      expect(known).to include("run" => be_within(1e-3).of(37.6991), "girth" => be_within(1e-3).of(6.2832),
+        "face" => be_within(1e-3).of(2), "outside_run" => be_within(1e-3).of(14 * PI))
     end
 
     it "is the same ring from its two edges as from its sizes" do
@@ -43,7 +45,8 @@ RSpec.describe "A ring" do
     it "wins over the sizes, and says by how much they differ" do
       ring = form(foam(14, 10, measured: {"run" => 39, "girth" => "6 1/2"}))
       expect(ring).to include("run" => 39, "girth" => 6.5)
-      expect(ring["findings"].map { _1["says"] }).to include(/39 in, the sizes say 37 11\/16 in/, /6 1\/2 in, the sizes say 6 5\/16 in/)
+      expect(ring["findings"].map { _1["says"] }).to include(/39 in, the sizes say 37 11\/16 in/,
+        /6 1\/2 in, the sizes say 6 5\/16 in/)
     end
 
     it "says nothing of a difference within a tape's slack" do
@@ -53,7 +56,8 @@ RSpec.describe "A ring" do
 
   it "refuses what cannot be" do
     {
-      {"outside" => 14, "inside" => 15} => ["form.inside", "The opening (15 in) must be smaller than the form (14 in)."],
+      {"outside" => 14, "inside" => 15} => ["form.inside",
+        "The opening (15 in) must be smaller than the form (14 in)."],
       {"outside" => 14, "inside" => 14} => ["form.inside", /must be smaller/],
       {"outside" => 14} => ["form.inside", /its outside and its opening/],
       {} => ["form.outside", /its outside and its opening/],

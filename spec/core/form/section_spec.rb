@@ -27,11 +27,15 @@ RSpec.describe Lantern::Form::Section do
   end
 
   it "goes from edge to edge of the face and closes" do
-    [described_class.round(2.5), described_class.half_round(2.5), described_class.flat(2.5, 0.5), described_class.wire(2.5, count: 4, diameter: 0.1, dish: 0.4)].each do |section|
+    [described_class.round(2.5), described_class.half_round(2.5), described_class.flat(2.5, 0.5),
+      described_class.wire(2.5, count: 4, diameter: 0.1, dish: 0.4)].each do |section|
       expect(section.front.at(0)[0]).to be_within(1e-9).of(-1.25)
       expect(section.front.at(section.front.length)[0]).to be_within(1e-9).of(1.25)
       expect(section.back.at(section.back.length)[0]).to be_within(1e-9).of(-1.25)
-      section.front.pieces.each_cons(2) { |a, b| expect(a.at(a.length)).to match(b.at(0).map { be_within(1e-9).of(_1) }) }
+      section.front.pieces.each_cons(2) { |a, b|
+        expect(a.at(a.length))
+          .to match(b.at(0).map { be_within(1e-9).of(_1) })
+      }
     end
   end
 

@@ -35,7 +35,8 @@ RSpec.describe "The shapes" do
     %i[ring oval egg lens outline gourd].each do |shape|
       form = band(shape)
       grown = geos(form.path).buffer(form.half_face, quad_segs: 90).exterior_ring
-      expect(form.outside_run).to be_within(grown.length / 1000).of(grown.length), "#{shape}: #{form.outside_run} against #{grown.length}"
+      expect(form.outside_run).to be_within(grown.length / 1000).of(grown.length),
+        "#{shape}: #{form.outside_run} against #{grown.length}"
     end
   end
 
@@ -46,7 +47,8 @@ RSpec.describe "The shapes" do
     {star: 0.001, cross: 0.001, heart: 0.03, clover: 0.03}.each do |shape, share|
       form = band(shape)
       grown = geos(form.path).buffer(form.half_face, quad_segs: 90).exterior_ring
-      expect(form.outside_run).to be_within(grown.length * share).of(grown.length), "#{shape}: #{form.outside_run} against #{grown.length}"
+      expect(form.outside_run).to be_within(grown.length * share).of(grown.length),
+        "#{shape}: #{form.outside_run} against #{grown.length}"
     end
   end
 
@@ -59,7 +61,8 @@ RSpec.describe "The shapes" do
         form.path.parallel(across).each do |piece, from, to|
           (1..9).each do |i|
             x, y = piece.beside(from + (to - from) * i / 10, across)
-            expect(edge.distance(Geos::WktReader.new.read("POINT(#{x} #{y})"))).to be < 0.01, "#{shape}, #{across}: #{x} #{y}"
+            expect(edge.distance(Geos::WktReader.new.read("POINT(#{x} #{y})"))).to be < 0.01,
+              "#{shape}, #{across}: #{x} #{y}"
           end
         end
       end
@@ -81,9 +84,12 @@ RSpec.describe "The shapes" do
   it "give open shapes both edges and the ends that GEOS draws" do
     %i[cane arc].each do |shape|
       form = band(shape)
-      line = Geos::WktReader.new.read("LINESTRING(#{traced(form.path).map { |x, y| format("%.10f %.10f", x, y) }.join(",")})")
+      line = Geos::WktReader.new.read(
+        "LINESTRING(#{traced(form.path).map { |x, y| format("%.10f %.10f", x, y) }.join(",")})"
+      )
       grown = line.buffer(form.half_face, quad_segs: 90, endcap: :flat)
-      expect(form.inside_run + form.outside_run + 2 * form.face).to be_within(grown.length / 1000).of(grown.length), shape.to_s
+      expect(form.inside_run + form.outside_run + 2 * form.face).to be_within(grown.length / 1000).of(grown.length),
+        shape.to_s
     end
   end
 
@@ -96,8 +102,10 @@ RSpec.describe "The shapes" do
   end
 
   it "are as wide and as high over all as they were said to be" do
-    {oval: {width: 11, height: 15, face: 2}, egg: {width: 10, height: 15, face: 2}, lens: {width: 8, height: 17, face: 1.5}, heart: {width: 15, height: 13, face: 1.5},
-     star: {width: 17, height: 14, face: 1.2}, cross: {width: 11, height: 18, face: 1}, cane: {width: 9, height: 20, face: 2}}.each do |shape, sizes|
+    {oval: {width: 11, height: 15, face: 2}, egg: {width: 10, height: 15, face: 2},
+     lens: {width: 8, height: 17, face: 1.5}, heart: {width: 15, height: 13, face: 1.5},
+     star: {width: 17, height: 14, face: 1.2}, cross: {width: 11, height: 18, face: 1},
+     cane: {width: 9, height: 20, face: 2}}.each do |shape, sizes|
       said = band(shape, **sizes).dimensions.to_h { [_1[:about], _1[:length]] }
       expect(said["form.width"]).to be_within(0.02).of(sizes[:width]), shape.to_s
       expect(said["form.height"]).to be_within(0.02).of(sizes[:height]), shape.to_s
@@ -140,7 +148,10 @@ RSpec.describe "The shapes" do
   it "tend to a ring: a polygon of many corners, by its runs" do
     corners = (0...140).map { |i| [Math.cos(PI * i / 70), Math.sin(PI * i / 70)] }
     many, ring = band(:outline, width: 14, face: 3, points: corners), band(:ring)
-    %i[run outside_run inside_run wide_run].each { expect(many.public_send(_1)).to be_within(0.002 * ring.run).of(ring.public_send(_1)) }
+    %i[run outside_run inside_run wide_run].each {
+      expect(many.public_send(_1)).to be_within(0.002 * ring.run)
+        .of(ring.public_send(_1))
+    }
   end
 
   it "scale: lengths by k; turning or mirroring an outline changes nothing" do
@@ -148,12 +159,18 @@ RSpec.describe "The shapes" do
       each_random(5) do |random|
         k = random.rand(0.6..3.0)
         small, large = band(shape), band(shape, **shapes[shape].typical.transform_values { _1 * k })
-        %i[run wide_run crowded_run girth].each { expect(large.public_send(_1)).to be_within(1e-6 * large.run).of(k * small.public_send(_1)), shape.to_s }
+        %i[run wide_run crowded_run girth].each {
+          expect(large.public_send(_1)).to be_within(1e-6 * large.run)
+            .of(k * small.public_send(_1)), shape.to_s
+        }
         expect(large.area).to be_within(1e-5 * large.area).of(k**2 * small.area), shape.to_s
       end
     end
     kite = [[0, -10], [7, -3], [0, 12], [-7, -3]]
-    runs = ->(points) { band(:outline, width: 14, face: 1.5, points:).figures.slice(:run, :wide_run, :crowded_run).values.map { _1.round(6) } }
+    runs = ->(points) {
+      band(:outline, width: 14, face: 1.5, points:).figures.slice(:run, :wide_run, :crowded_run)
+        .values.map { _1.round(6) }
+    }
     expect(runs.call(kite.map { |x, y| [-x, y] })).to eq runs.call(kite)
     expect(runs.call(kite.reverse)).to eq runs.call(kite)
     expect(runs.call(kite.rotate)).to eq runs.call(kite)
@@ -163,8 +180,10 @@ RSpec.describe "The shapes" do
     shapes.each do |name, shape|
       %w[wire foam board vine].each do |base|
         sizes = shape.typical.transform_keys(&:to_s)
-        layers = [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b"), layer("knotted_strips", "tape").merge("id" => "c")]
-        document = plan(form: {"base" => base, "shape" => name.to_s, **sizes}, materials: [rope(diameter: 0.25), ribbon(width: 0.75)], layers:)
+        layers = [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b"),
+          layer("knotted_strips", "tape").merge("id" => "c")]
+        document = plan(form: {"base" => base, "shape" => name.to_s, **sizes},
+          materials: [rope(diameter: 0.25), ribbon(width: 0.75)], layers:)
         expect(problems(document)).to eq({}), "#{name} of #{base}: #{problems(document)}"
         drawing = Lantern.work(document)["drawing"]
         expect(drawing["layers"].map { _1["front"].size }).to all(be > 5)
@@ -174,7 +193,10 @@ RSpec.describe "The shapes" do
   end
 
   it "refuse what cannot be, beside the size it is about" do
-    bad = ->(shape, **sizes) { problems(plan(form: {"base" => "foam", "shape" => shape, **shapes[shape.to_sym].typical.merge(sizes).transform_keys(&:to_s)})) }
+    bad = ->(shape, **sizes) {
+      problems(plan(form: {"base" => "foam", "shape" => shape,
+                           **shapes[shape.to_sym].typical.merge(sizes).transform_keys(&:to_s)}))
+    }
     expect(bad.call("oval", face: 8)).to match("form.face" => /leaves no middle/)
     expect(bad.call("oval", width: 6, height: 30, face: 2)).to match("form.face" => /fold over itself/)
     expect(bad.call("egg", height: 10)).to match("form.height" => /higher than it is wide/)
@@ -184,8 +206,10 @@ RSpec.describe "The shapes" do
     expect(bad.call("cane", height: 4)).to match("form.height" => /higher than its hook/)
     expect(bad.call("arc", degrees: 360)).to match("form.degrees" => /fewer than 360/)
     expect(bad.call("clover", leaves: 5)).to match("form.leaves" => /from 3 to 4/)
-    expect(bad.call("outline", points: [[0, 0], [4, 4], [4, 0], [0, 4]])).to match("form.points" => /crosses itself between corners/)
-    expect(bad.call("outline", points: [[0, 0], [1e9, 4], [4, 0]])).to match("form.points.1.0" => /no more than a million/)
+    expect(bad.call("outline", points: [[0, 0], [4, 4], [4, 0], [0, 4]]))
+      .to match("form.points" => /crosses itself between corners/)
+    expect(bad.call("outline", points: [[0, 0], [1e9, 4], [4, 0]]))
+      .to match("form.points.1.0" => /no more than a million/)
     expect(bad.call("star", points: 3)).to have_key("form.points")
   end
 
@@ -201,15 +225,19 @@ RSpec.describe "The shapes" do
 
   it "are known by a string alone, in the proportions of a typical form" do
     (shapes.keys - %i[composite]).each do |shape|
-      form = Lantern.work(plan(form: {"base" => "foam", "shape" => shape.to_s, "measured" => {"run" => 40, "girth" => 4}}, materials: [rope, ribbon(width: 0.75)],
+      form = Lantern.work(plan(form: {"base" => "foam", "shape" => shape.to_s,
+                                      "measured" => {"run" => 40, "girth" => 4}},
+        materials: [rope, ribbon(width: 0.75)],
         layers: [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b")]))["form"]
       expect(form["run"]).to eq(40), shape.to_s
       expect(form["girth"]).to eq 4
       expect(form["face"]).to be_within(1e-4).of(4 / PI)
       expect(form["wide_run"]).to be > 40
     end
-    expect(problems(plan(form: {"base" => "foam", "shape" => "heart", "measured" => {"girth" => 4}}))).to match("form.width" => /a string along the middle/)
-    expect(problems(plan(form: {"base" => "foam", "shape" => "heart", "width" => 12}))).to match("form.height" => /Height, over all is missing/)
+    expect(problems(plan(form: {"base" => "foam", "shape" => "heart", "measured" => {"girth" => 4}})))
+      .to match("form.width" => /a string along the middle/)
+    expect(problems(plan(form: {"base" => "foam", "shape" => "heart", "width" => 12})))
+      .to match("form.height" => /Height, over all is missing/)
   end
 
   it "are known by a string and nothing else: a round ring" do
@@ -218,7 +246,8 @@ RSpec.describe "The shapes" do
   end
 
   it "are the size that a string says, whatever their label" do
-    form = Lantern.work(plan(form: {"base" => "foam", "shape" => "heart", "width" => 14, "height" => 14, "face" => 2, "measured" => {"run" => 40}}))["form"]
+    form = Lantern.work(plan(form: {"base" => "foam", "shape" => "heart", "width" => 14, "height" => 14, "face" => 2,
+                                    "measured" => {"run" => 40}}))["form"]
     expect(form["run"]).to eq 40
     expect(form["findings"][0]["says"]).to match(/The string along the middle says 40 in, the sizes say 37 15\/16 in/)
   end

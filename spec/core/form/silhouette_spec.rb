@@ -9,7 +9,9 @@ RSpec.describe Lantern::Form::Silhouette do
   end
 
   def geos(points)
-    Geos::WktReader.new.read("POLYGON((#{(points + [points.first]).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))")
+    Geos::WktReader.new.read(
+      "POLYGON((#{(points + [points.first]).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))"
+    )
   end
 
   let(:closed) { %i[ring oval heart clover gourd star cross egg lens outline] }
@@ -69,7 +71,8 @@ RSpec.describe Lantern::Form::Path do
     shapes.each do |shape|
       before = path(shape)
       after = before.placed(x: 3.0, y: -2.0, turn: 0.7, mirror: true)
-      [:length, [:wide, 0.5], [:crowded, 0.5], [:edge, 0.5], [:edge, -0.5]].each { expect(after.public_send(*_1)).to be_within(1e-6).of(before.public_send(*_1)), "#{shape} #{_1}" }
+      [:length, [:wide, 0.5], [:crowded, 0.5], [:edge, 0.5], [:edge, -0.5]]
+        .each { expect(after.public_send(*_1)).to be_within(1e-6).of(before.public_send(*_1)), "#{shape} #{_1}" }
       expect(after.closed?).to eq before.closed?
     end
   end
@@ -105,7 +108,8 @@ RSpec.describe Lantern::Form::Path do
       # Up to there, the wide edge is that share of the wide run; a corner counts whole or not at all.
       along = each.at_wide_share(0.37, half)
       bend = each.corners.map { half * _1.abs }.max || 0
-      expect(each.shortened(0, each.length - along).wide(half)).to be_within(bend + 1e-6).of(0.37 * each.wide(half)), shape.to_s
+      expect(each.shortened(0, each.length - along).wide(half)).to be_within(bend + 1e-6).of(0.37 * each.wide(half)),
+        shape.to_s
     end
   end
 end

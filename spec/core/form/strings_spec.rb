@@ -5,7 +5,8 @@ RSpec.describe Lantern::Form::Strings do
 
   it "says every string that disagrees, where it stands" do
     found = form(run: 39, inside_run: 33, outside_run: 45.5, girth: 7)["findings"]
-    expect(found.map { _1["at"] }).to contain_exactly("form.measured.run", "form.measured.inside_run", "form.measured.outside_run", "form.measured.girth")
+    expect(found.map { _1["at"] }).to contain_exactly("form.measured.run", "form.measured.inside_run",
+      "form.measured.outside_run", "form.measured.girth")
     expect(found.map { _1["level"] }.uniq).to eq ["note"]
   end
 
@@ -22,7 +23,8 @@ RSpec.describe Lantern::Form::Strings do
 
   it "covers a form known by string alone with every covering" do
     known = {"base" => "foam", "measured" => {"run" => 38, "girth" => 6.5}}
-    layers = [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b"), layer("knotted_strips", "tape").merge("id" => "c")]
+    layers = [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b"),
+      layer("knotted_strips", "tape").merge("id" => "c")]
     worked = Lantern.work(plan(form: known, materials: [rope, ribbon], layers:))
     expect(worked["form"]).to include("run" => 38, "girth" => 6.5)
     expect(worked["layers"].map { _1["figures"]["length"] }).to all(be > 100)

@@ -56,7 +56,8 @@ RSpec.describe "A covering with everything of its own" do
     worked = Lantern.work(document)
     expect(worked["layers"][0]["figures"]).to match("plaits" => 12, "area" => be_within(0.01).of(4 * PI**2 * 6))
     expect(worked["drawing"]["layers"][0]).to include("kind" => "zigzag", "key" => "plaits", "what" => "plait")
-    expect(worked["steps"].find { _1["lays"] == "plaits" }).to include("move" => "braid", "unit" => "plaits", "count" => 12)
+    expect(worked["steps"].find { _1["lays"] == "plaits" }).to include("move" => "braid", "unit" => "plaits",
+      "count" => 12)
     expect(worked["tape"][0]).to include("figure" => "12", "says" => "plaits")
     expect(worked["minutes"]).to eq 12 + worked["steps"].reject { _1["layer"] }.sum { _1["minutes"] }
     expect(Lantern.bare(document)["front"]).to eq 1
@@ -65,9 +66,11 @@ RSpec.describe "A covering with everything of its own" do
       .to be_within(0.01).of(worked["layers"][0]["figures"]["area"] * 2.54**2)
   end
 
-  {lie: ":zigzga", move: ":braidd", figure: ":cuont", unit: ":plait", kind: ":rop", stage: ":cvoer"}.each do |what, slip|
+  {lie: ":zigzga", move: ":braidd", figure: ":cuont", unit: ":plait", kind: ":rop", stage: ":cvoer"}
+    .each do |what, slip|
     it "raises while it is loaded when its #{what} is misspelt" do
-      expect { load_file(what => slip) }.to raise_error(Lantern::Registry::Unknown, /There is no .*“#{slip.delete(":")}”/)
+      expect { load_file(what => slip) }.to raise_error(Lantern::Registry::Unknown,
+        /There is no .*“#{slip.delete(":")}”/)
     end
   end
 
@@ -80,27 +83,32 @@ RSpec.describe "A covering with everything of its own" do
   it "raises for a step with a move that it did not declare, and for a lie that does not say what it covers" do
     expect { Lantern::Place::Step.new(id: "x", title: "X", says: "X", move: :wrapp) }
       .to raise_error(Lantern::Registry::Unknown, /did you mean “wrap”/)
-    nothing = Class.new(Lantern::Place::Lie).new(layer: "x", unit: :turns, materials: [], width: 1, front: [{points: [[0, 0]]}])
+    nothing = Class.new(Lantern::Place::Lie).new(layer: "x", unit: :turns, materials: [], width: 1,
+      front: [{points: [[0, 0]]}])
     expect { nothing.covers(:front) }.to raise_error(NotImplementedError, /does not say what it covers/)
   end
 end
 
 RSpec.describe "Every layer there is" do
   def worked(kind, **form)
-    work(form: gourd(**form), materials: stash, layers: [(kind.method_name == :attach) ? layer("attach") : any_layer(kind)])
+    work(form: gourd(**form), materials: stash,
+      layers: [(kind.method_name == :attach) ? layer("attach") : any_layer(kind)])
   end
 
   # An inch is 2.54 cm (published: international yard and pound agreement, 1959).
   it "has lengths that scale by 2.54 from inches to centimetres, areas by its square, counts not at all" do
     factors = {"length" => 2.54, "area" => 2.54**2, "count" => 1, "number" => 1}
     layer_kinds.each do |kind|
-      inches = plan(form: gourd, materials: stash, layers: [(kind.method_name == :attach) ? layer("attach") : any_layer(kind)])
-      metric = Lantern.work(Lantern::Plan::Units.change(inches, to: "cm").merge("smallest_mark" => "1/8 in"))["layers"][0]["figures"]
+      inches = plan(form: gourd, materials: stash,
+        layers: [(kind.method_name == :attach) ? layer("attach") : any_layer(kind)])
+      metric = Lantern.work(Lantern::Plan::Units.change(inches, to: "cm")
+        .merge("smallest_mark" => "1/8 in"))["layers"][0]["figures"]
       figures = Lantern.work(inches)["layers"][0]["figures"]
       kinds = kind.declare["figures"].to_h { [_1["key"], _1["kind"]] }
       expect(metric.keys).to eq figures.keys
       figures.each do |key, number|
-        expect(metric[key]).to be_within(0.002 + number.abs * 1e-3).of(number * factors.fetch(kinds[key])), "#{kind.method_name} #{key}"
+        expect(metric[key]).to be_within(0.002 + number.abs * 1e-3).of(number * factors.fetch(kinds[key])),
+          "#{kind.method_name} #{key}"
       end
     end
   end

@@ -3,7 +3,8 @@
 RSpec.describe Lantern::Measure::Chance do
   # Abramowitz and Stegun, Handbook of Mathematical Functions, table 26.1.
   it "agrees with the table of the normal distribution" do
-    {0.0 => 0.5, 1.0 => 0.841344746, 1.5 => 0.933192799, 2.0 => 0.977249868, -1.0 => 0.158655254}.each do |spreads, chance|
+    {0.0 => 0.5, 1.0 => 0.841344746, 1.5 => 0.933192799, 2.0 => 0.977249868, -1.0 => 0.158655254}
+      .each do |spreads, chance|
       expect(described_class.enough(100 + spreads * 7, mean: 100, spread: 7)).to be_within(1e-8).of(chance)
     end
   end

@@ -26,17 +26,23 @@ RSpec.describe Lantern::Measure::Learned do
 
   it "is on the plan that takes it up: all the rope of the layer, and the sum says why" do
     before = work(materials: [rope], layers: [layer("rope_coil", "rope")])
-    after = work(materials: [rope], layers: [layer("rope_coil", "rope")], learned: [{"method" => "rope_coil", "material" => "rope", "factor" => 1.05, "spread" => 0.02, "makes" => 5}])
+    after = work(materials: [rope], layers: [layer("rope_coil", "rope")],
+      learned: [{"method" => "rope_coil", "material" => "rope", "factor" => 1.05, "spread" => 0.02, "makes" => 5}])
     expect(after["materials"][0]["needed"]).to be_within(0.01).of(before["materials"][0]["needed"] * 1.05)
     expect(after["layers"][0]["figures"]).to eq before["layers"][0]["figures"]
-    expect(after["layers"][0]["working"].last).to include("says" => "With what was learned: 5 finished makes say +5.0 in 100", "sum" => "× 1.050")
+    expect(after["layers"][0]["working"].last)
+      .to include("says" => "With what was learned: 5 finished makes say +5.0 in 100", "sum" => "× 1.050")
   end
 
   it "cuts more pieces where all of it is pieces, and leaves other coverings alone" do
     learned = [{"method" => "knotted_strips", "material" => "tape", "factor" => 1.1, "spread" => 0.02, "makes" => 2}]
-    count = ->(**more) { work(materials: [ribbon], layers: [layer("knotted_strips", "tape")], **more)["layers"][0]["needs"].sum { _1["count"] } }
+    count = ->(**more) {
+      work(materials: [ribbon], layers: [layer("knotted_strips", "tape")],
+          **more)["layers"][0]["needs"].sum { _1["count"] }
+    }
     expect(count.call(learned:)).to eq((count.call * 1.1).ceil)
     expect(count.call(learned: [learned[0].merge("method" => "spiral_wrap")])).to eq count.call
-    expect(problems(plan(learned: [{"method" => "x", "material" => "y", "factor" => 0, "spread" => -1}])).keys).to contain_exactly("learned.0.factor", "learned.0.spread")
+    expect(problems(plan(learned: [{"method" => "x", "material" => "y", "factor" => 0, "spread" => -1}])).keys)
+      .to contain_exactly("learned.0.factor", "learned.0.spread")
   end
 end

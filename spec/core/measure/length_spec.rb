@@ -4,7 +4,8 @@ RSpec.describe Lantern::Measure::Length do
   def read(value, units = "in") = described_class.read(value, units:)
 
   it "reads lengths as people write them" do
-    {14 => 14, "31 1/2" => 63 / 2r, "2 1/2 yd" => 90, "2½ yd" => 90, "1' 6\"" => 18, "9ft" => 108, "3 ft 2 1/4 in" => 153 / 4r, "½ in" => 1 / 2r,
+    {14 => 14, "31 1/2" => 63 / 2r, "2 1/2 yd" => 90, "2½ yd" => 90, "1' 6\"" => 18, "9ft" => 108,
+     "3 ft 2 1/4 in" => 153 / 4r, "½ in" => 1 / 2r,
      "31-1/2 in" => 63 / 2r, "3′ 2″" => 38, "5 yd" => 180, "1.5 in" => 3 / 2r, ".5" => 1 / 2r, "5⁄16" => 5 / 16r}
       .each { |written, inches| expect(read(written)).to eq(inches), "#{written} read as #{read(written)}" }
   end
@@ -19,7 +20,8 @@ RSpec.describe Lantern::Measure::Length do
   end
 
   it "refuses what is no length" do
-    ["", "abc", "1 2", "-3", "3 furlongs", "1/0", "5 in 2 ft", "1e5", nil, [], Float::INFINITY, Float::NAN, "1" * 60].each do |written|
+    ["", "abc", "1 2", "-3", "3 furlongs", "1/0", "5 in 2 ft", "1e5", nil, [], Float::INFINITY, Float::NAN, "1" * 60]
+      .each do |written|
       expect { read(written) }.to raise_error(described_class::Unreadable), "#{written.inspect} was read"
     end
   end

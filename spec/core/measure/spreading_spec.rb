@@ -28,7 +28,11 @@ RSpec.describe Lantern::Measure::Spreading do
       order = described_class.spread(counts)
       expect(order.tally.sort.map(&:last)).to eq counts
       (1..order.size).each do |place|
-        counts.each_with_index { |count, kind| expect((order.first(place).count(kind) - Rational(count * place, counts.sum)).abs).to be < 1 }
+        counts.each_with_index { |count, kind|
+          expect(
+          (order.first(place).count(kind) - Rational(count * place, counts.sum)).abs
+        ).to be < 1
+        }
       end
     end
   end

@@ -19,15 +19,28 @@ RSpec.describe Lantern::Place::Lie do
   it "joins the front of a coil to its back, and that to the next coil's front" do
     coils = drawing("door-7-rope-ring")["layers"][0]
     coils["front"].zip(coils["back"]).each { |front, back| expect(front["points"][2..]).to eq back["points"][0..1] }
-    coils["back"].each_cons(2).zip(coils["front"].drop(1)) { |(back, _), front| expect(back["points"][2..].zip(front["points"][0..1]).map { |a, b| (a - b).abs }.max).to be < 0.002 }
+    coils["back"].each_cons(2).zip(coils["front"]
+      .drop(1)) { |(back, _), front|
+      expect(back["points"][2..].zip(front["points"][0..1]).map { |a, b| (a - b).abs }
+        .max).to be < 0.002
+    }
   end
 
   # GEOS adds up what the strips as drawn cover of the face: independent of the sum that spaced them.
   it "covers the whole face where the sum says so, and leaves the gap where it does not" do
-    face = Geos::WktReader.new.read("POINT(0 0)").then { |point| point.buffer(6, quad_segs: 90).difference(point.buffer(4, quad_segs: 90)) }
+    face = Geos::WktReader.new.read("POINT(0 0)")
+      .then { |point| point.buffer(6, quad_segs: 90).difference(point.buffer(4, quad_segs: 90)) }
     covered = lambda do |lap|
-      strips = work(form: foam(12, 8), materials: [ribbon(width: 1)], layers: [layer("spiral_wrap", "tape", lap:)])["drawing"]["layers"][0]["front"]
-      shapes = strips.map { |strip| strip["points"].each_slice(2).to_a.then { |points| Geos::WktReader.new.read("POLYGON((#{(points + [points[0]]).map { |p| p.join(" ") }.join(",")}))").buffer(0) } }
+      strips = work(form: foam(12, 8), materials: [ribbon(width: 1)],
+        layers: [layer("spiral_wrap", "tape", lap:)])["drawing"]["layers"][0]["front"]
+      shapes = strips.map { |strip|
+        strip["points"].each_slice(2)
+          .to_a.then { |points|
+          Geos::WktReader.new.read(
+                "POLYGON((#{(points + [points[0]]).map { |p| p.join(" ") }.join(",")}))"
+              ).buffer(0)
+        }
+      }
       shapes.reduce(:union).intersection(face).area / face.area
     end
     expect(covered.call(0.125)).to be >= 0.995
@@ -35,7 +48,10 @@ RSpec.describe Lantern::Place::Lie do
   end
 
   it "draws what it says: moving the lap moves the turns" do
-    turns = ->(lap) { work(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape", lap:)]).then { [_1["layers"][0]["figures"]["turns"], _1["drawing"]["layers"][0]["front"].size] } }
+    turns = ->(lap) {
+      work(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape", lap:)])
+        .then { [_1["layers"][0]["figures"]["turns"], _1["drawing"]["layers"][0]["front"].size] }
+    }
     expect(turns.call(0.2).uniq.size).to eq 1
     expect(turns.call(0.7)[1]).to be > turns.call(0.2)[1]
   end
@@ -49,7 +65,8 @@ RSpec.describe Lantern::Place::Lie do
 
   it "is in the plan's own units, with the sizes on its dimension lines" do
     metric = drawing("door-22-indigo-pair")
-    expect(metric["dimensions"].map { [_1["about"], _1["says"]] }).to eq [["form.inside", "20 cm"], ["form.outside", "30 cm"], ["form.face", "5 cm"]]
+    expect(metric["dimensions"].map { [_1["about"], _1["says"]] }).to eq [["form.inside", "20 cm"],
+      ["form.outside", "30 cm"], ["form.face", "5 cm"]]
     expect(metric["bounds"].map(&:abs)).to all(be_within(0.5).of(15.3))
     expect(metric["form"]["outside"]).to match(/A15\.0 15\.0/)
     expect(metric["form"]["crossbars"].size).to eq 8

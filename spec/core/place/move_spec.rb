@@ -3,7 +3,10 @@
 RSpec.describe Lantern::Place::Move do
   it "has a picture, a look and its cautions for every step of every covering and trim" do
     felt = cloth("id" => "felt")
-    layers = layer_kinds.each_with_index.map { |covering, i| (covering.method_name == :attach) ? layer("attach", id: "l#{i}") : any_layer(covering).merge("id" => "l#{i}") }
+    layers = layer_kinds.each_with_index.map { |covering, i|
+      (covering.method_name == :attach) ? layer("attach",
+        id: "l#{i}") : any_layer(covering).merge("id" => "l#{i}")
+    }
     layers.each do |each|
       steps = work(form: gourd, materials: stash + [felt], layers: [each])["steps"]
       expect(steps).to all(include("move", "look"))

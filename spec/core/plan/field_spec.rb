@@ -12,9 +12,11 @@ RSpec.describe Lantern::Plan::Field do
     expect(length.read("2 ft", "layers.0.lap", reading)).to eq 24
     expect(reading.lengths).to eq("layers.0.lap" => 24)
     [0, -1, "-2 in", 50, 0.0001, "wide", true].each { expect(length.read(_1, "a", reading)).to be_nil }
-    expect(said).to eq ["Lap must be more than nothing.", "Lap must not be negative; -1 is.", "Lap must not be negative; “-2 in” is.",
+    expect(said).to eq ["Lap must be more than nothing.", "Lap must not be negative; -1 is.",
+      "Lap must not be negative; “-2 in” is.",
       "Lap is 50; more than 48 in cannot be planned.", "Lap is thinner than anything a tape can show.",
-      "Lap must be a length such as 14, “31 1/2” or “80 cm”; “wide” is none.", "Lap must be a length such as 14, “31 1/2” or “80 cm”; true is none."]
+      "Lap must be a length such as 14, “31 1/2” or “80 cm”; “wide” is none.",
+      "Lap must be a length such as 14, “31 1/2” or “80 cm”; true is none."]
     expect(field(:Length, :dish, zero: true).read(0, "a", reading)).to eq 0
   end
 
@@ -47,7 +49,8 @@ RSpec.describe Lantern::Plan::Field do
     text = field(:Text, :name, label: "Name", most: 20)
     expect(text.read("  <b>名前</b> ", "a", reading)).to eq "<b>名前</b>"
     ["", "   ", "x" * 21, "a\u0000b", 3, +"\xff"].each { expect(text.read(_1, "a", reading)).to be_nil }
-    expect(said).to include("Name must not be empty.", "Name is 21 characters long; 20 are allowed.", "Name holds bytes that are not text.")
+    expect(said).to include("Name must not be empty.", "Name is 21 characters long; 20 are allowed.",
+      "Name holds bytes that are not text.")
   end
 
   it "quotes long and hostile values short and on one line" do
@@ -58,8 +61,10 @@ RSpec.describe Lantern::Plan::Field do
 
   it "declares itself as the screens need it" do
     expect(field(:Length, :lap, label: "Lap", help: "How much.", default_says: "a sixth", fine: true, most: 48).declare)
-      .to eq("name" => "lap", "kind" => "length", "label" => "Lap", "help" => "How much.", "required" => false, "default_says" => "a sixth", "fine" => true, "zero" => false, "most" => 48)
-    expect(field(:Choice, :school, choices: {even: "Even"}, default: :even).declare).to include("default" => "even", "choices" => [{"value" => "even", "says" => "Even"}])
+      .to eq("name" => "lap", "kind" => "length", "label" => "Lap", "help" => "How much.", "required" => false,
+        "default_says" => "a sixth", "fine" => true, "zero" => false, "most" => 48)
+    expect(field(:Choice, :school, choices: {even: "Even"}, default: :even).declare).to include("default" => "even",
+      "choices" => [{"value" => "even", "says" => "Even"}])
   end
 end
 

@@ -23,6 +23,7 @@ RSpec.describe Lantern::Plan::Units do
 
   it "leaves texts that carry their units, and what cannot be read, as they are" do
     document = plan(form: {"outside" => "14 in", "inside" => "8\"", "dish" => "1/2", "rail_diameter" => "thin"})
-    expect(described_class.change(document, to: "cm")["form"]).to include("outside" => "14 in", "inside" => "8\"", "dish" => 1.27, "rail_diameter" => "thin")
+    expect(described_class.change(document, to: "cm")["form"]).to include("outside" => "14 in", "inside" => "8\"",
+      "dish" => 1.27, "rail_diameter" => "thin")
   end
 end

@@ -28,7 +28,8 @@ RSpec.describe Lantern::Trim::Bow do
     expect(bow(kind: "folded_many", loops: 8, loop_size: 4, tail: 6)["needs"].map { _1["length"] }).to eq [64, 12]
     expect(bow(kind: "accordion", loops: 10, loop_size: 3)["needs"].map { _1["length"] }).to eq [60]
     expect(bow(kind: "awareness", tail: 3, loop_size: 3)["figures"]["length"]).to eq 12
-    expect(bow(kind: "flat_glued", loops: 2, loop_size: 4, tail: 4)["needs"].map { [_1["count"], _1["length"]] }).to eq [[2, 9], [1, 4.5], [1, 8]]
+    expect(bow(kind: "flat_glued", loops: 2, loop_size: 4, tail: 4)["needs"].map { [_1["count"], _1["length"]] })
+      .to eq [[2, 9], [1, 4.5], [1, 8]]
     girth = work(materials: [wired], layers: [layer("bow", "tape")])["form"]["girth"]
     # Two tails of 5, two loops of 3, round the band, and four widths for the knot, up to the mark.
     expect(bow(kind: "shoelace")["figures"]["length"]).to be_between(10 + 12 + girth + 6, 10 + 12 + girth + 6.125)
@@ -38,19 +39,23 @@ RSpec.describe Lantern::Trim::Bow do
     two = [wired, wired(id: "rust", name: "Rust tape")]
     both = work(materials: two, layers: [layer("bow", "tape", materials: %w[tape rust])])["layers"][0]
     expect(both["needs"].map { _1.values_at("material", "length", "count") }).to eq [["tape", 44, 1], ["rust", 44, 1]]
-    expect(work(materials: two, layers: [layer("bow", "tape", ribbons: %w[rust rust tape])])["layers"][0]["needs"].map { _1.values_at("material", "count") }).to eq [["rust", 2], ["tape", 1]]
+    expect(work(materials: two, layers: [layer("bow", "tape", ribbons: %w[rust rust tape])])["layers"][0]["needs"]
+      .map { _1.values_at("material", "count") }).to eq [["rust", 2], ["tape", 1]]
     expect(bow(ribbons: 3)["needs"][0]["count"]).to eq 3
-    expect(problems(plan(materials: two, layers: [layer("bow", "tape", ribbons: %w[nobody])])).keys).to eq ["layers.0.ribbons.0"]
+    expect(problems(plan(materials: two, layers: [layer("bow", "tape", ribbons: %w[nobody])])).keys)
+      .to eq ["layers.0.ribbons.0"]
   end
 
   it "judges the bow by the wreath, its ribbon and its back, and mends what can be mended" do
     expect(codes(bow)).not_to include "proportion"
     small = bow(loop_size: 1)
     expect(codes(small)).to include "proportion"
-    expect(codes(bow(**small["findings"].find { _1["code"] == "proportion" }["try"].transform_keys(&:to_sym)))).not_to include "proportion"
+    expect(codes(bow(**small["findings"].find { _1["code"] == "proportion" }["try"].transform_keys(&:to_sym))))
+      .not_to include "proportion"
     soft = work(materials: [ribbon], layers: [layer("bow", "tape")])["layers"][0]
     expect(soft["findings"].find { _1["code"] == "wants_wire" }["try"]).to eq("loop_size" => "3 in")
-    expect(codes(work(materials: [ribbon], layers: [layer("bow", "tape", loop_size: 3)])["layers"][0])).not_to include "wants_wire"
+    expect(codes(work(materials: [ribbon], layers: [layer("bow", "tape", loop_size: 3)])["layers"][0]))
+      .not_to include "wants_wire"
     expect(codes(bow(kind: "two_loop"))).to include "both_sides"
   end
 
@@ -59,7 +64,11 @@ RSpec.describe Lantern::Trim::Bow do
       document = plan(materials: [wired(on_hand: [80], offers: [])], layers: [layer("bow", "tape", kind: kind.to_s)])
       found = Lantern::Ask::Backwards.new(document, layer: 0).to_a.find { _1["says"].start_with?("The largest loops") }
       next expect(kind).to eq(:stacked_strips) unless found
-      fits = ->(size) { Lantern.work(document.merge("layers" => [document["layers"][0].merge("loop_size" => size)]))["materials"][0]["short"].zero? }
+      fits = ->(size) {
+        Lantern.work(
+              document.merge("layers" => [document["layers"][0].merge("loop_size" => size)])
+            )["materials"][0]["short"].zero?
+      }
       expect(fits.call(found["try"]["loop_size"])).to be(true), kind.to_s
       # An eighth more does not fit, but for the kinds that are as wide as the wreath already.
       more = Lantern::Measure::Length.read(found["try"]["loop_size"], units: "in") + Rational(1, 8)
@@ -69,11 +78,13 @@ RSpec.describe Lantern::Trim::Bow do
 
   it "sits where the clock says, upright, to scale" do
     {12 => [0, -1], 3 => [1, 0], 6 => [0, 1], 9 => [-1, 0]}.each do |hour, (x, y)|
-      loops = work(materials: [wired], layers: [layer("bow", "tape", at: hour)])["drawing"]["layers"].find { _1["unit"] == "bow_loops" }
+      loops = work(materials: [wired], layers: [layer("bow", "tape", at: hour)])["drawing"]["layers"]
+        .find { _1["unit"] == "bow_loops" }
       loops["front"].each do |loop|
         expect(loop["points"][0]).to be_within(0.06).of(5.5 * x)
         expect(loop["points"][1]).to be_within(0.06).of(5.5 * y)
-        expect(Math.hypot(loop["points"][2] - loop["points"][0], loop["points"][3] - loop["points"][1])).to be_within(1e-3).of(4 * 0.85)
+        expect(Math.hypot(loop["points"][2] - loop["points"][0], loop["points"][3] - loop["points"][1]))
+          .to be_within(1e-3).of(4 * 0.85)
       end
     end
     expect(problems(plan(materials: [wired], layers: [layer("bow", "tape", at: 13)])).keys).to eq ["layers.0.at"]
@@ -81,7 +92,9 @@ RSpec.describe Lantern::Trim::Bow do
 
   it "is drawn and worked on every form, whatever its kind" do
     Lantern::Form.shapes.each do |name, shape|
-      document = plan(form: {"base" => "wire", "shape" => name.to_s, **shape.typical.transform_keys(&:to_s)}, materials: [wired], layers: [layer("bow", "tape", at: 7.5, kind: Lantern::Trim::Bows.kinds.keys.sample(random: Random.new(name.length)).to_s)])
+      document = plan(form: {"base" => "wire", "shape" => name.to_s, **shape.typical.transform_keys(&:to_s)},
+        materials: [wired], layers: [layer("bow", "tape", at: 7.5,
+          kind: Lantern::Trim::Bows.kinds.keys.sample(random: Random.new(name.length)).to_s)])
       worked = Lantern.work(document)
       expect(worked["drawing"]["layers"].flat_map { _1["front"] }.flat_map { _1["points"] }).to all(be_finite)
       expect(worked["drawing"]["layers"]).not_to be_empty

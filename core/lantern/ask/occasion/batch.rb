@@ -23,8 +23,11 @@ module Lantern
         # The same at sale prices, or nil when there are none.
         # @return [Cost::Bill, nil]
         def on_sale
-          return if occasion.money.sale || occasion.materials.none? { |material| material.offers.any? { _1[:sale_price] } }
-          @on_sale ||= Batch.new(occasion.with(materials: Plan::Terms.new(sale: true).priced(occasion.materials), money: occasion.money.with(sale: true))).bill
+          if occasion.money.sale || occasion.materials.none? { |material| material.offers.any? { _1[:sale_price] } }
+            return
+          end
+          @on_sale ||= Batch.new(occasion.with(materials: Plan::Terms.new(sale: true).priced(occasion.materials),
+            money: occasion.money.with(sale: true))).bill
         end
 
         # What it would come to if each were bought and cut by itself, in their order, with what the ones
@@ -55,14 +58,20 @@ module Lantern
         def left(cutting, plan)
           material = cutting.material
           taken = cutting.bars.select { _1.source == :on_hand }
-          return [material.on_hand.sum - taken.sum { |bar| bar.cuts.sum(&:count) } + bought_and_left(cutting)] if material.counted?
+          if material.counted?
+            return [material.on_hand.sum - taken.sum { |bar| bar.cuts.sum(&:count) } + bought_and_left(cutting)]
+          end
           kept = material.on_hand.each_with_index.reject { |_, index| taken.any? { _1.index == index } }.map(&:first)
-          return kept + cutting.bars.flat_map { _1.kept(plan.smallest_remnant) }.map { |width, length| {width:, length:, end_width: nil} } if material.sheets?
+          if material.sheets?
+            return kept + cutting.bars.flat_map { _1.kept(plan.smallest_remnant) }
+                .map { |width, length| {width:, length:, end_width: nil} }
+          end
           kept + cutting.bars.map(&:left).select { _1 >= plan.smallest_remnant && _1.positive? }
         end
 
         def bought_and_left(cutting)
-          cutting.bought.sum { |offer, count| cutting.material.offers[offer][:count] * count } - cutting.bars.select { _1.source == :offer }.sum { |bar| bar.cuts.sum(&:count) }
+          cutting.bought.sum { |offer, count| cutting.material.offers[offer][:count] * count } -
+            cutting.bars.select { _1.source == :offer }.sum { |bar| bar.cuts.sum(&:count) }
         end
       end
     end

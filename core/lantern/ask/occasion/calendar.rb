@@ -57,17 +57,22 @@ module Lantern
 
         def no_evenings
           return if @occasion.evenings.any? || @occasion.minutes.zero?
-          Plan::Finding.new(level: :note, code: "no_evenings", says: "Say which evenings are free, and the days to begin and to buy by are worked out.", at: "evenings")
+          Plan::Finding.new(level: :note, code: "no_evenings",
+            says: "Say which evenings are free, and the days to begin and to buy by are worked out.", at: "evenings")
         end
 
         def too_late
           return if lost.zero?
-          Plan::Finding.new(level: :stop, code: "no_time", says: "#{hours(@occasion.minutes)} at the bench do not fit: #{hours(lost)} of them would have to be before today. More evenings, longer ones, or fewer wreaths.", at: "evenings")
+          Plan::Finding.new(level: :stop, code: "no_time",
+            says: "#{hours(@occasion.minutes)} at the bench do not fit: #{hours(lost)} of them would have to be " \
+              "before today. More evenings, longer ones, or fewer wreaths.", at: "evenings")
         end
 
         def buy_now
           return if buy_by >= @occasion.today || lost.positive?
-          Plan::Finding.new(level: :warn, code: "buy_late", says: "What has to be ordered should have been ordered by #{buy_by}: buy it where it can be taken home.", at: "delivery")
+          Plan::Finding.new(level: :warn, code: "buy_late",
+            says: "What has to be ordered should have been ordered by #{buy_by}: buy it where it can be taken home.",
+            at: "delivery")
         end
 
         def hours(minutes)

@@ -10,7 +10,8 @@ module Lantern
       # that glue and paint want before hanging, `delivery` days that a package is under way. `today` is said
       # by whoever asks: the core has no clock. `sale` is the next day that sale prices begin, and
       # `sale_every` how many days later they begin again.
-      Document = Value.define(:name, :units, :day, :today, :budget, :evenings, :hours, :drying, :delivery, :sale, :sale_every, :sureness, :money, :materials, :works, :smallest_mark, :smallest_remnant) do
+      Document = Value.define(:name, :units, :day, :today, :budget, :evenings, :hours, :drying, :delivery, :sale,
+        :sale_every, :sureness, :money, :materials, :works, :smallest_mark, :smallest_remnant) do
         # @return [Integer] how many wreaths
         def quantity = works.sum { _1.plan.quantity }
 
@@ -31,14 +32,23 @@ module Lantern
             raise Plan::Refused.at("", "An occasion is a JSON object with named fields.") unless document.is_a?(Hash)
             reading = Plan::Reading.new(units: %w[in cm].find { _1 == document["units"] } || "in")
             read = Plan::Field::Record.new(:occasion, fields:, label: "An occasion").read(document, "", reading)
-            works = (document["plans"].is_a?(Array) ? document["plans"] : []).each_with_index.filter_map { |plan, i| reading.collect { within("plans.#{i}") { work(plan, document) } } }
+            works = (document["plans"].is_a?(Array) ? document["plans"] : [])
+              .each_with_index.filter_map { |plan, i|
+              reading.collect {
+                within(
+                            "plans.#{i}"
+                          ) { work(plan, document) }
+              }
+            }
             materials = reading.collect { shared(works) }
             check_days(read, reading)
             raise Plan::Refused.new(reading.problems) if reading.problems.any?
             units = read[:units].to_s
             money = Plan::Terms.of(read[:money])
-            new(**read.slice(*members), units:, money:, works:, materials: money.priced(materials), evenings: read[:evenings].map(&:to_s), today: read[:today] || read[:day],
-              smallest_mark: Plan::Document::MARKS[units], smallest_remnant: works.map { _1.plan.smallest_remnant }.min || Plan::Document::REMNANTS[units])
+            new(**read.slice(*members), units:, money:, works:, materials: money.priced(materials),
+              evenings: read[:evenings].map(&:to_s), today: read[:today] || read[:day],
+              smallest_mark: Plan::Document::MARKS[units], smallest_remnant: works.map { _1.plan.smallest_remnant }
+                .min || Plan::Document::REMNANTS[units])
           end
 
           # @return [Array<Plan::Field>]
@@ -52,7 +62,8 @@ module Lantern
               field::Day.new(:day, label: "They hang on"),
               field::Day.new(:today, label: "Today"),
               field::Money.new(:budget, label: "May cost"),
-              field::List.new(:evenings, label: "Free evenings", most: 7, of: field::Choice.new(:evening, choices: DAYS.to_h { [_1.to_sym, _1.capitalize] }, label: "A weekday")),
+              field::List.new(:evenings, label: "Free evenings", most: 7,
+                of: field::Choice.new(:evening, choices: DAYS.to_h { [_1.to_sym, _1.capitalize] }, label: "A weekday")),
               field::Number.new(:hours, default: 2.0, least: 0.25, most: 16.0, label: "Hours an evening"),
               field::Count.new(:drying, least: 0, most: 60, default: 1, label: "Days to dry"),
               field::Count.new(:delivery, least: 0, most: 120, default: 2, label: "Days a package is under way"),
@@ -68,26 +79,39 @@ module Lantern
 
           # In the occasion's own units and on its terms.
           def work(plan, document)
-            plan = Plan::Units.change(plan, to: document["units"]) if plan.is_a?(Hash) && %w[in cm].include?(document["units"])
+            if plan.is_a?(Hash) && %w[in cm].include?(document["units"])
+              plan = Plan::Units.change(plan, to: document["units"])
+            end
             Work.read(plan.is_a?(Hash) ? plan.except("money") : plan).tap(&:layers)
           end
 
           def within(place)
             yield
           rescue Plan::Refused => refused
-            raise Plan::Refused.new(refused.problems.map { Plan::Problem.new(at: "#{place}.#{_1.at}".delete_suffix("."), says: _1.says) })
+            raise Plan::Refused.new(
+              refused.problems.map { Plan::Problem.new(at: "#{place}.#{_1.at}".delete_suffix("."), says: _1.says) }
+            )
           end
 
           # The materials of all plans; one id means one thing.
           def shared(works)
             found = works.flat_map { |work| work.plan.materials }.group_by(&:id)
             unlike = found.select { |_, same| same.uniq.size > 1 }
-            raise Plan::Refused.new(unlike.map { |id, _| Plan::Problem.new(at: "plans", says: "Two plans mean different things by the material “#{id}”: give one of them another id, or the same sizes, offers and lengths on hand.") }) if unlike.any?
+            if unlike.any?
+              raise Plan::Refused.new(unlike.map { |id, _|
+                Plan::Problem.new(at: "plans",
+                  says: "Two plans mean different things by the material “#{id}”: give one of them another id, or " \
+                  "the " \
+                    "same sizes, offers and lengths on hand.")
+              })
+            end
             found.values.map(&:first)
           end
 
           def check_days(read, reading)
-            reading.refuse("today", "Today (#{read[:today]}) is after the day they hang (#{read[:day]}).") if read[:today] && read[:day] && read[:today] > read[:day]
+            if read[:today] && read[:day] && read[:today] > read[:day]
+              reading.refuse("today", "Today (#{read[:today]}) is after the day they hang (#{read[:day]}).")
+            end
           end
         end
       end

@@ -12,11 +12,15 @@ module Lantern
         # @return [Hash]
         def to_h
           {
-            "format" => "crisp-lantern/worked-occasion", "version" => Document::VERSION, "name" => @occasion.name, "units" => @occasion.units, "quantity" => @occasion.quantity,
+            "format" => "crisp-lantern/worked-occasion", "version" => Document::VERSION, "name" => @occasion.name,
+            "units" => @occasion.units, "quantity" => @occasion.quantity,
             "wreaths" => @occasion.works.map { wreath(_1) },
-            "materials" => stockpiles.map(&:to_h), "cut_sheet" => stockpiles.reject(&:counted?).flat_map(&:cut_sheet), "bundles" => bundles,
-            "cost" => @batch.bill.to_h, "cost_working" => @batch.bill.working.map(&:to_h) + saving_rows, "saving" => saving, "waiting" => waiting, "budget" => budget,
-            "minutes" => @occasion.minutes.round, "dates" => dates, "cautions" => cautions, "findings" => findings.map(&:to_h)
+            "materials" => stockpiles.map(&:to_h), "cut_sheet" => stockpiles.reject(&:counted?).flat_map(&:cut_sheet),
+            "bundles" => bundles,
+            "cost" => @batch.bill.to_h, "cost_working" => @batch.bill.working.map(&:to_h) + saving_rows,
+            "saving" => saving, "waiting" => waiting, "budget" => budget,
+            "minutes" => @occasion.minutes.round, "dates" => dates, "cautions" => cautions,
+            "findings" => findings.map(&:to_h)
           }.compact
         end
 
@@ -25,7 +29,8 @@ module Lantern
         def stockpiles = @stockpiles ||= @batch.bill.needed.map { Answer::Stockpile.new(_1, @occasion) }
 
         def wreath(work)
-          {"name" => work.plan.name, "quantity" => work.plan.quantity, "coverings" => work.layers.map { _1.class.title }, "minutes" => work.course.minutes.round}
+          {"name" => work.plan.name, "quantity" => work.plan.quantity,
+           "coverings" => work.layers.map { _1.class.title }, "minutes" => work.course.minutes.round}
         end
 
         # What is tied together under one label: all pieces alike of one wreath.
@@ -37,39 +42,53 @@ module Lantern
 
         def bundle(work, need)
           size = [need.width, need.length].compact.map { Measure::Length.text(_1, units: @occasion.units) }.join(" by ")
-          {"wreath" => work.plan.name, "what" => (need.count * work.plan.quantity == 1) ? need.one : need.what, "material" => @occasion.material(need.material).name, "count" => need.count * work.plan.quantity, "says" => size}
+          {"wreath" => work.plan.name, "what" => (need.count * work.plan.quantity == 1) ? need.one : need.what,
+           "material" => @occasion.material(need.material).name, "count" => need.count * work.plan.quantity,
+           "says" => size}
         end
 
         # What planning together saves over planning one by one.
         def saving
           saved = @batch.one_by_one - @batch.bill.to_buy
-          {"one_by_one" => Measure::Money.text(@batch.one_by_one), "together" => Measure::Money.text(@batch.bill.to_buy), "saved" => Measure::Money.text(saved.abs), "worse" => saved.negative?}
+          {"one_by_one" => Measure::Money.text(@batch.one_by_one),
+           "together" => Measure::Money.text(@batch.bill.to_buy), "saved" => Measure::Money.text(saved.abs),
+           "worse" => saved.negative?}
         end
 
         def saving_rows
-          [{"key" => "one_by_one", "says" => "Bought and cut one by one", "sum" => "", "answer" => saving["one_by_one"]}, {"key" => "saved", "says" => "Together instead saves", "sum" => "#{saving["one_by_one"]} − #{saving["together"]}", "answer" => "#{"−" if saving["worse"]}#{saving["saved"]}"}]
+          [{"key" => "one_by_one", "says" => "Bought and cut one by one", "sum" => "",
+            "answer" => saving["one_by_one"]}, {"key" => "saved", "says" => "Together instead saves",
+                                                "sum" => "#{saving["one_by_one"]} − #{saving["together"]}",
+                                                "answer" => "#{"−" if saving["worse"]}#{saving["saved"]}"}]
         end
 
         def waiting
           return unless @calendar.known? && @occasion.sale && @batch.on_sale
-          Cost::Waiting.new(regular: @batch.bill.to_buy, on_sale: @batch.on_sale.to_buy, sale: @occasion.sale, today: @occasion.today, buy_by: @calendar.buy_by).to_h
+          Cost::Waiting.new(regular: @batch.bill.to_buy, on_sale: @batch.on_sale.to_buy, sale: @occasion.sale,
+            today: @occasion.today, buy_by: @calendar.buy_by).to_h
         end
 
         def budget
           return unless @occasion.budget
           left = @occasion.budget - @batch.bill.to_pay
-          {"budget" => Measure::Money.text(@occasion.budget), "kept" => !left.negative?, "says" => left.negative? ? "#{Measure::Money.text(-left)} over the #{Measure::Money.text(@occasion.budget)} it may cost." : "#{Measure::Money.text(left)} of #{Measure::Money.text(@occasion.budget)} to spare."}
+          {"budget" => Measure::Money.text(@occasion.budget), "kept" => !left.negative?,
+           "says" => left.negative? ? "#{Measure::Money.text(-left)} over the " \
+           "#{Measure::Money.text(@occasion.budget)} it may cost." :
+            "#{Measure::Money.text(left)} of #{Measure::Money.text(@occasion.budget)} to spare."}
         end
 
         def dates
           return unless @calendar.known?
-          @calendar.days.to_h { |name, day| [name.to_s, day.iso8601] }.merge("evenings" => @calendar.evenings.map { {"day" => _1.day.iso8601, "minutes" => _1.minutes.round} })
+          @calendar.days.to_h { |name, day| [name.to_s, day.iso8601] }
+            .merge("evenings" => @calendar.evenings.map { {"day" => _1.day.iso8601, "minutes" => _1.minutes.round} })
         end
 
         def cautions = @occasion.works.flat_map { _1.course.cautions }.uniq.map(&:to_h)
 
         def findings
-          over = Plan::Finding.new(level: :warn, code: "over_budget", says: budget["says"], at: "budget") if budget && !budget["kept"]
+          if budget && !budget["kept"]
+            over = Plan::Finding.new(level: :warn, code: "over_budget", says: budget["says"], at: "budget")
+          end
           [*@calendar.findings, *over]
         end
       end

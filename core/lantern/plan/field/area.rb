@@ -10,11 +10,16 @@ module Lantern
 
         # @return [Float, nil] square inches
         def read(value, at, reading)
-          number = (value.is_a?(String) && value.match?(/\A\s*\d{1,9}([.,]\d{1,6})?\s*\z/)) ? value.tr(",", ".").to_f : value
-          return reading.refuse(at, "#{label} must be a number of square #{(reading.units == "cm") ? "centimetres" : "inches"}; #{reading.quote(value)} is none.") unless number.is_a?(Numeric) && number.to_f.finite?
+          number = (value.is_a?(String) && value.match?(/\A\s*\d{1,9}([.,]\d{1,6})?\s*\z/)) ? value.tr(",", ".").to_f :
+            value
+          unless number.is_a?(Numeric) && number.to_f.finite?
+            return reading.refuse(at, "#{label} must be a number of square " \
+              "#{(reading.units == "cm") ? "centimetres" : "inches"}; #{reading.quote(value)} is none.")
+          end
           square = number * Measure::Length::IN.fetch(reading.units).to_f**2
           return square if square.between?(0.01, MOST)
-          reading.refuse(at, "#{label} must be more than nothing and less than a tennis court; #{reading.quote(value)} is not.")
+          reading.refuse(at,
+            "#{label} must be more than nothing and less than a tennis court; #{reading.quote(value)} is not.")
         end
       end
     end

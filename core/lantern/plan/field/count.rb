@@ -16,7 +16,8 @@ module Lantern
           number = (value.is_a?(String) && value.match?(/\A\s*\d{1,9}\s*\z/)) ? value.to_i : value
           number = number.to_i if number.is_a?(Float) && number.finite? && number == number.floor && number.abs < 1e9
           unless number.is_a?(Integer)
-            return reading.refuse(at, "#{label} must be a whole number such as #{@least.clamp(2, 12)}; #{reading.quote(value)} is none.")
+            return reading.refuse(at,
+              "#{label} must be a whole number such as #{@least.clamp(2, 12)}; #{reading.quote(value)} is none.")
           end
           return number if number.between?(@least, @most)
           reading.refuse(at, "#{label} must be from #{@least} to #{@most}; #{reading.quote(value)} is not.")

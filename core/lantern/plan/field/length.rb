@@ -24,17 +24,26 @@ module Lantern
           inches = Measure::Length.read(value, units: reading.units)
           return reading.refuse(at, "#{label} must not be negative; #{reading.quote(value)} is.") if inches.negative?
           return reading.refuse(at, "#{label} must be more than nothing.") if inches.zero? && !@zero
-          return reading.refuse(at, "#{label} is #{reading.quote(value)}; more than #{reading.length_text(@most)} cannot be planned.") if inches > @most
-          return reading.refuse(at, "#{label} is thinner than anything a tape can show.") if inches.positive? && inches < Rational(1, 1000)
+          if inches > @most
+            return reading.refuse(at,
+              "#{label} is #{reading.quote(value)}; more than #{reading.length_text(@most)} cannot be planned.")
+          end
+          if inches.positive? && inches < Rational(1, 1000)
+            return reading.refuse(at, "#{label} is thinner than anything a tape can show.")
+          end
           reading.understood(at, inches)
         rescue Measure::Length::Unreadable
-          return reading.refuse(at, "#{label} must not be negative; #{reading.quote(value)} is.") if value.is_a?(String) && value.match?(/\A\s*[-−]\s*[\d½¼¾]/)
-          reading.refuse(at, "#{label} must be a length such as 14, “31 1/2” or “80 cm”; #{reading.quote(value)} is none.")
+          if value.is_a?(String) && value.match?(/\A\s*[-−]\s*[\d½¼¾]/)
+            return reading.refuse(at, "#{label} must not be negative; #{reading.quote(value)} is.")
+          end
+          reading.refuse(at,
+            "#{label} must be a length such as 14, “31 1/2” or “80 cm”; #{reading.quote(value)} is none.")
         end
 
         private
 
-        def other_way?(value) = value.is_a?(String) ? value.match?(/\A\s*[-−]/) : value.is_a?(Numeric) && value.negative?
+        def other_way?(value) = value.is_a?(String) ? value.match?(/\A\s*[-−]/) : value.is_a?(Numeric) &&
+          value.negative?
 
         def read_signed(value, at, reading)
           inches = read(value.is_a?(String) ? value.sub(/[-−]/, "") : -value, at, reading)

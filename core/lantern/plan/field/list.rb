@@ -17,7 +17,9 @@ module Lantern
 
         # @return [Array, nil] without the refused ones
         def read(value, at, reading)
-          return reading.refuse(at, "#{label} must be a list; #{reading.quote(value)} is none.") unless value.is_a?(Array)
+          unless value.is_a?(Array)
+            return reading.refuse(at, "#{label} must be a list; #{reading.quote(value)} is none.")
+          end
           return reading.refuse(at, "#{label} must hold at least #{@least}.") if value.size < @least
           return reading.refuse(at, "#{label} holds #{value.size}; #{@most} are allowed.") if value.size > @most
           value.each_with_index.map { |each, place| @of.read(each, "#{at}.#{place}", reading) }.compact

@@ -15,12 +15,15 @@ module Lantern
 
         # @return [Hash{Symbol=>Object}, nil] nil when it is no object at all; a refused field reads as nil
         def read(value, at, reading)
-          return reading.refuse(at, "#{label} must be an object with named fields; #{reading.quote(value)} is none.") unless value.is_a?(Hash)
+          unless value.is_a?(Hash)
+            return reading.refuse(at, "#{label} must be an object with named fields; #{reading.quote(value)} is none.")
+          end
           refuse_unknown(value, at, reading)
           fields.to_h do |field|
             key = field.name.to_s
             place = [at, key].reject(&:empty?).join(".")
-            [field.name, value.fetch(key, nil).nil? ? field.absent(place, reading) : field.read(value[key], place, reading)]
+            [field.name, value.fetch(key, nil).nil? ? field.absent(place, reading) : field.read(value[key], place,
+              reading)]
           end
         end
 

@@ -15,7 +15,9 @@ module Lantern
 
         # @return [String, nil]
         def read(value, at, reading)
-          return reading.refuse(at, "#{label} must be the id of a material; #{reading.quote(value)} is none.") unless value.is_a?(String)
+          unless value.is_a?(String)
+            return reading.refuse(at, "#{label} must be the id of a material; #{reading.quote(value)} is none.")
+          end
           return value if reading.material_ids.nil? || reading.material_ids.include?(value)
           reading.refuse(at, "There is no material #{reading.quote(value)} in this plan.")
         end

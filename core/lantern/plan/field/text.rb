@@ -13,11 +13,17 @@ module Lantern
 
         # @return [String, nil]
         def read(value, at, reading)
-          return reading.refuse(at, "#{label} must be a text; #{reading.quote(value)} is none.") unless value.is_a?(String)
+          unless value.is_a?(String)
+            return reading.refuse(at, "#{label} must be a text; #{reading.quote(value)} is none.")
+          end
           return reading.refuse(at, "#{label} holds bytes that are not text.") unless value.valid_encoding?
           return reading.refuse(at, "#{label} must not be empty.") if value.strip.empty? && !@blank
-          return reading.refuse(at, "#{label} is #{value.length} characters long; #{@most} are allowed.") if value.length > @most
-          return reading.refuse(at, "#{label} holds a character that cannot be printed.") if value.match?(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/)
+          if value.length > @most
+            return reading.refuse(at, "#{label} is #{value.length} characters long; #{@most} are allowed.")
+          end
+          if value.match?(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/)
+            return reading.refuse(at, "#{label} holds a character that cannot be printed.")
+          end
           value.strip
         end
 

@@ -12,7 +12,9 @@ module Lantern
         # @return [Float, nil] grams
         def read(value, at, reading)
           number, unit = value.to_s.match(WRITTEN)&.captures
-          grams = number && number.tr(",", ".").to_f * IN_GRAMS.fetch({"gram" => "g", "grams" => "g", "ounce" => "oz", "ounces" => "oz", "pound" => "lb", "pounds" => "lb"}.fetch(unit&.downcase, unit&.downcase) || "g")
+          grams = number && number.tr(",", ".").to_f *
+            IN_GRAMS.fetch({"gram" => "g", "grams" => "g", "ounce" => "oz", "ounces" => "oz", "pound" => "lb",
+                            "pounds" => "lb"}.fetch(unit&.downcase, unit&.downcase) || "g")
           return grams if grams&.between?(0.01, 50_000) && [String, Integer, Float].any? { value.is_a?(_1) }
           reading.refuse(at, "#{label} must be a weight such as 250 g or 8 oz; #{reading.quote(value)} is none.")
         end

@@ -7,7 +7,8 @@ module Lantern
       class Accordion < FoldedMany
         kind :accordion, title: "Accordion folds", usual: {tail: 0, loops: 10, loop_size: 3}, wired: true
 
-        def says = "Fold in even zigzags as wide as the bow, tie across the middle, and pull the folds open to both sides."
+        def says = "Fold in even zigzags as wide as the bow, tie across the middle, and pull the folds open to both " \
+          "sides."
       end
     end
   end

@@ -9,7 +9,8 @@ module Lantern
 
         def parts = [Part.new(unit: :bow_ribbons, length: 2 * bow.tail + 2 * bow.loop_size, count: 1)]
 
-        def working = [["Both ends", "2 × #{bow.number(bow.tail)}", 2 * bow.tail], ["The loop, laid flat", "2 × #{bow.number(bow.loop_size)}", 2 * bow.loop_size]]
+        def working = [["Both ends", "2 × #{bow.number(bow.tail)}", 2 * bow.tail],
+          ["The loop, laid flat", "2 × #{bow.number(bow.loop_size)}", 2 * bow.loop_size]]
 
         def loops = [[-down, bow.loop_size.to_f * OPENED]]
 

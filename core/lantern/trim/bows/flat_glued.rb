@@ -12,12 +12,15 @@ module Lantern
         BAND_WIDTHS = 3
 
         def parts
-          [Part.new(unit: :rings, length: 2 * bow.loop_size + LAP, count: bow.loops), Part.new(unit: :middle_bands, length: BAND_WIDTHS * bow.width, count: 1),
+          [Part.new(unit: :rings, length: 2 * bow.loop_size + LAP, count: bow.loops),
+            Part.new(unit: :middle_bands, length: BAND_WIDTHS * bow.width, count: 1),
             *(Part.new(unit: :tails, length: 2 * bow.tail, count: 1) unless bow.tail.zero?)]
         end
 
         def working
-          [["Rings", "#{bow.loops} × (2 × #{bow.number(bow.loop_size)} + #{LAP})", bow.loops * (2 * bow.loop_size + LAP)], ["Band round the middle", "#{BAND_WIDTHS} × #{bow.number(bow.width)}", BAND_WIDTHS * bow.width],
+          [["Rings", "#{bow.loops} × (2 × #{bow.number(bow.loop_size)} + #{LAP})",
+            bow.loops * (2 * bow.loop_size + LAP)],
+            ["Band round the middle", "#{BAND_WIDTHS} × #{bow.number(bow.width)}", BAND_WIDTHS * bow.width],
             *([["Tails", "2 × #{bow.number(bow.tail)}", 2 * bow.tail]] unless bow.tail.zero?)]
         end
 
@@ -26,7 +29,8 @@ module Lantern
 
         def width = bow.loop_size.to_f
 
-        def says = "Glue each strip to a ring, press it flat, glue the rings on the tails and one another, and close the band round the middle behind."
+        def says = "Glue each strip to a ring, press it flat, glue the rings on the tails and one another, and close " \
+          "the band round the middle behind."
       end
     end
   end

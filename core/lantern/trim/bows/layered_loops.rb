@@ -10,16 +10,21 @@ module Lantern
         # Each ring laps on itself (from memory).
         LAP = 1
 
-        def parts = sizes.map { |size| Part.new(unit: :rings, of: " of #{bow.number(size)}", length: 2 * size + LAP, count: 1) } + ends
+        def parts = sizes.map { |size|
+          Part.new(unit: :rings, of: " of #{bow.number(size)}", length: 2 * size + LAP,
+            count: 1)
+        } + ends
 
-        def working = sizes.map { |size| ["A ring of #{bow.number(size)}", "2 × #{bow.number(size)} + #{LAP}", 2 * size + LAP] }
+        def working =
+          sizes.map { |size| ["A ring of #{bow.number(size)}", "2 × #{bow.number(size)} + #{LAP}", 2 * size + LAP] }
 
         def loops = sizes.flat_map { |size| [[0.0, size.to_f / 2], [Math::PI, size.to_f / 2]] }
 
         # A ring laid flat is as wide as its size.
         def width = bow.loop_size.to_f
 
-        def says = "Close each strip to a ring, press it flat, and lay the smaller on the larger; a stitch or a tie through the middle of all."
+        def says = "Close each strip to a ring, press it flat, and lay the smaller on the larger; a stitch or a tie " \
+          "through the middle of all."
 
         private
 

@@ -15,7 +15,9 @@ module Lantern
 
         def loops = super + (bow.centre_loop ? [[-down, bow.centre_loop.to_f * OPENED]] : [])
 
-        def says = "Pinch after the first tail, make a loop, pinch again and give the ribbon half a twist so that its good side stays out; a loop to each side in turn#{", a small one in the centre last" if bow.centre_loop}."
+        def says = "Pinch after the first tail, make a loop, pinch again and give the ribbon half a twist so that " \
+          "its good side stays out; a loop to each side in " \
+          "turn#{", a small one in the centre last" if bow.centre_loop}."
       end
     end
   end

@@ -6,7 +6,8 @@ module Lantern
       # Strips folded in half and pinched together: loops to one side, tails to the other.
       class StackedStrips < Kind
         # Four, or three, of 18 in (common practice).
-        kind :stacked_strips, title: "Stacked strips", usual: {tail: 0, loops: 2, loop_size: 4, strips: 4, strip_length: 18}, two_sided: true
+        kind :stacked_strips, title: "Stacked strips",
+          usual: {tail: 0, loops: 2, loop_size: 4, strips: 4, strip_length: 18}, two_sided: true
 
         def parts = [Part.new(unit: :bow_strips, length: bow.strip_length, count: bow.strips)]
 

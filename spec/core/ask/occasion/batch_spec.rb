@@ -8,7 +8,8 @@ RSpec.describe Lantern::Ask::Occasion::Batch do
     method = %w[rope_coil rope_inlay knotted_strips row_of spiral_wrap panel cones hanger bow].sample(random:)
     takes = Lantern::Plan::Methods.fetch(method).takes
     layers = [layer(method, stash.find { takes.include?(_1["kind"].to_sym) }["id"])]
-    plan(name: "Wreath #{number}", form: foam(random.rand(12..16), random.rand(6..9)), materials: stash, layers:, quantity: random.rand(1..3))
+    plan(name: "Wreath #{number}", form: foam(random.rand(12..16), random.rand(6..9)), materials: stash, layers:,
+      quantity: random.rand(1..3))
   end
 
   it "asks of every material what its wreaths ask, and cuts it all" do
@@ -19,11 +20,15 @@ RSpec.describe Lantern::Ask::Occasion::Batch do
       together["materials"].each do |material|
         # A panel that is larger than any sheet is missing in both.
         %w[needed short].each do |figure|
-          expect(material[figure]).to be_within(0.01).of(each.sum { |worked| worked["materials"].find { _1["id"] == material["id"] }[figure] })
+          expect(material[figure]).to be_within(0.01)
+            .of(each.sum { |worked| worked["materials"].find { _1["id"] == material["id"] }[figure] })
         end
       end
       expect(together["minutes"]).to be_within(plans.size).of(each.sum { _1["minutes"] })
-      pieces = ->(worked) { worked["cut_sheet"].sum { |bar| bar["times"] * bar["cuts"].select { |cut| cut["shape"] == "pieces" }.sum { _1["count"] } } }
+      pieces = ->(worked) {
+        worked["cut_sheet"]
+          .sum { |bar| bar["times"] * bar["cuts"].select { |cut| cut["shape"] == "pieces" }.sum { _1["count"] } }
+      }
       expect(pieces.call(together)).to eq each.sum { pieces.call(_1) }
       expect(together["bundles"].sum { _1["count"] }).to be >= pieces.call(together)
     end
@@ -32,7 +37,10 @@ RSpec.describe Lantern::Ask::Occasion::Batch do
   it "moves in the stash what it buys, cuts and keeps" do
     each_random(15, seed: 7) do |random|
       tape = ribbon(on_hand: Array.new(random.rand(0..3)) { random.rand(20..120) })
-      plans = Array.new(3) { |i| plan(name: "Wreath #{i}", materials: [tape], layers: [layer("row_of", "tape", count: random.rand(2..9))]) }
+      plans = Array.new(3) { |i|
+        plan(name: "Wreath #{i}", materials: [tape],
+          layers: [layer("row_of", "tape", count: random.rand(2..9))])
+      }
       moves = Lantern::Ask::Occasion.moves(occasion(plans))
       sum = ->(kind) { moves.select { _1.kind == kind }.sum(0r) { _1.length.to_r * _1.change } }
       worked = Lantern::Ask::Occasion.work(occasion(plans))
