@@ -23,6 +23,7 @@ module Lantern
         shape = shapes.fetch(sizes[:shape]).new(sizes, units:)
         shape.check
         face = shape.face
+        check_edges(shape, face, units)
         section = Base.section(sizes, face, units:)
         measured = shape.measured
         Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:,
@@ -30,6 +31,23 @@ module Lantern
           dimensions: shape.dimensions, parts: shape.parts, preparing: shape.preparing, ties: sizes[:ties],
           findings: [*Strings.findings(sizes, measured, section, units), *Corners.findings(shape.path, face, units),
             *shape.findings])
+      end
+
+      private
+
+      # How much of an edge may be cut off where it would cross itself, as a share (from memory).
+      LOOPED = 0.1
+
+      # An edge that loops nearly all the way is no edge: there can be no such band.
+      # @raise [Plan::Refused]
+      def check_edges(shape, face, units)
+        return if shape.path.pieces.size > 200
+        shape.path.strands.select { _1.closed? && !_1.bulges? }.product([face / 2, -face / 2]) do |strand, across|
+          edge = Silhouette.edge(strand, across)
+          next if edge.cut < LOOPED * (Crossing.around(edge.points) + edge.cut)
+          side = across.positive? ? "outside" : "inside"
+          raise Plan::Refused.at("form.face", "A band #{Measure::Length.text(face, units:)} across is too " + "wide for this shape: its #{side} edge would cross itself.")
+        end
       end
     end
   end

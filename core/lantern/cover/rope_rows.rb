@@ -29,7 +29,7 @@ module Lantern
       def check
         super
         high = form.silhouette.height
-        if start >= high
+        if start > high + 1e-6 || (start >= high - 1e-9 && stop >= high - 1e-9)
           refuse("start", "The rows begin at #{text(start)}, below the form, which is #{text(high)} high.")
         end
         refuse("stop", "The form is #{text(high)} high; rows cannot end at #{text(stop)}.") if stop > high + 1e-6

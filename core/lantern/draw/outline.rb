@@ -48,6 +48,8 @@ module Lantern
       # One line beside one strand of a path. At a corner the wide side goes round on an arc, and the
       # tight side ends where its lines meet.
       def strand(path, across, scale)
+        edge = looped_edge(path, across)
+        return "M#{edge.map { scale.text(*_1) }.join("L")}Z" if edge
         return polygon(path.pieces, across, scale) if path.closed? && path.pieces.none?(Arc)
         parts = path.parallel(across)
         parts = path.pieces.map { [_1, 0.0, _1.length] } if parts.empty?
@@ -62,6 +64,13 @@ module Lantern
           drawn << (piece.is_a?(Arc) ? arc(piece, from, to, across, scale) : "L#{scale.text(x, y)}")
         end
         path.closed? ? drawn << "Z" : drawn
+      end
+
+      # The points of an edge that would cross itself, its loops cut off.
+      def looped_edge(path, across)
+        return if across.zero? || !path.closed? || path.bulges? || path.pieces.size > 200
+        edge = Form::Silhouette.edge(path, across)
+        edge.points if edge.cut.positive?
       end
 
       # A bend that turns less than this needs no arc of its own, in radians.
@@ -119,7 +128,7 @@ module Lantern
         reach = form.section.rails.last[0]
         (0...form.sections).map do |i|
           along = form.path.length * i / form.sections
-          scale.points([form.path.beside(along, -reach), form.path.beside(along, reach)])
+          scale.points([form.path.beside_kept(along, -reach), form.path.beside_kept(along, reach)])
         end
       end
 
@@ -133,7 +142,7 @@ module Lantern
         [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :part, :strand, :polygon, :start, :corner, :arc, :crossbars, :hull, :bounds
+      private_class_method :part, :strand, :looped_edge, :polygon, :start, :corner, :arc, :crossbars, :hull, :bounds
     end
   end
 end

@@ -129,8 +129,12 @@ module Lantern
       Placed = Value.define(:path, :whole, :cut, :at)
       private_constant :Placed
 
-      def said = sizes[:parts]
-        .empty? ? CANES.map { PartReader.new(:part).read(_1, nil, Plan::Reading.new(units: "in")) } : sizes[:parts]
+      # What a maker said of the parts, or the two canes that are meant when nothing is said.
+      def said
+        return sizes[:parts] if sizes[:parts].any?
+        reading = Plan::Reading.new(units: "in")
+        CANES.map { PartReader.new(:part).read(_1, "form.parts", reading).merge(at: nil) }
+      end
 
       def placed
         @placed ||= said.map do |part|

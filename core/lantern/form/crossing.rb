@@ -2,8 +2,11 @@
 
 module Lantern
   module Form
-    # Whether a closed outline crosses itself.
+    # Whether a closed outline crosses itself, and what is left of it where it does.
     module Crossing
+      # An outline without its loops, and how long the loops were.
+      Unlooped = Value.define(:points, :cut)
+
       module_function
 
       # @param corners [Array<(Float, Float)>]
@@ -23,6 +26,32 @@ module Lantern
         nil
       end
 
+      # Cuts the shorter side off wherever an outline crosses itself, until it does not.
+      # @param corners [Array<(Float, Float)>]
+      # @return [Unlooped]
+      def unlooped(corners)
+        cut = 0.0
+        points = without_repeats(corners)
+        while (crossing = find(points))
+          i, j = crossing
+          meeting = point(points[i], points[i + 1], points[j], points[(j + 1) % points.size]) or break
+          loop, rest = points[i + 1..j], points[j + 1..] + points[..i]
+          loop, rest = rest, loop if around(loop) > around(rest)
+          cut += around(loop)
+          points = without_repeats([meeting, *rest])
+        end
+        Unlooped.new(points:, cut:)
+      end
+
+      def around(points) = (points + [points.first]).each_cons(2).sum { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
+
+      def without_repeats(points)
+        kept = points.each_cons(2).reject { |a, b| same?(a, b) }.map(&:first) + [points.last]
+        (kept.size > 1 && same?(kept.last, kept.first)) ? kept[...-1] : kept
+      end
+
+      def same?(a, b) = Math.hypot(b[0] - a[0], b[1] - a[1]) < 1e-9
+
       def neighbours?(i, j, count) = (i - j).abs.then { _1 == 1 || _1 == count - 1 }
 
       # Where two stretches cross.
@@ -41,7 +70,7 @@ module Lantern
 
       def side(a, b, p) = (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])
 
-      private_class_method :neighbours?, :apart?, :cross?, :side
+      private_class_method :without_repeats, :same?, :neighbours?, :apart?, :cross?, :side
     end
   end
 end

@@ -13,15 +13,21 @@ module Lantern
         def of(form, across)
           half = form.half_face
           new(form.path.strands.map { |strand|
-            strand.closed? ? edge(strand, across) : edge(strand, half) + edge(strand,
-              -half).reverse
+            strand.closed? ? edge(strand, across).points : beside(strand, half) + beside(strand, -half).reverse
           })
+        end
+
+        # The line beside a closed strand, as it can be: where it would cross itself it is cut off.
+        # @return [Crossing::Unlooped] its points, and how long what was cut off is
+        def edge(strand, across)
+          points = beside(strand, across)
+          strand.bulges? ? Crossing::Unlooped.new(points:, cut: 0.0) : Crossing.unlooped(points)
         end
 
         private
 
         # Points along an edge, notches trimmed, corners rounded on the wide side.
-        def edge(strand, across)
+        def beside(strand, across)
           step = strand.length / 180
           parts = strand.parallel(across)
           parts.each_with_index.flat_map do |(piece, from, to), i|

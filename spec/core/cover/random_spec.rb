@@ -30,7 +30,7 @@ RSpec.describe "Every covering, of random sizes" do
   it "never answers a figure that is negative where it cannot be, infinite or no number" do
     shapes = Lantern::Form.shapes.to_a
     worked = 0
-    each_random(600, seed: 4_117) do |random|
+    each_random(320, seed: 4_117) do |random|
       name, shape = shapes.sample(random:)
       covering = layer_kinds.sample(random:)
       options = covering.options.select { random.rand < 0.4 }.to_h { [_1.name, value(_1, random)] }.compact
@@ -51,6 +51,6 @@ RSpec.describe "Every covering, of random sizes" do
         expect(refused.problems.map(&:says)).to all(match(/\A[[:upper:]“\d].*\.\z/m))
       end
     end
-    expect(worked).to be > 150
+    expect(worked).to be > 80
   end
 end

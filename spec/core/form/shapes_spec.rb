@@ -184,7 +184,6 @@ RSpec.describe "The shapes" do
           layer("knotted_strips", "tape").merge("id" => "c")]
         document = plan(form: {"base" => base, "shape" => name.to_s, **sizes},
           materials: [rope(diameter: 0.25), ribbon(width: 0.75)], layers:)
-        expect(problems(document)).to eq({}), "#{name} of #{base}: #{problems(document)}"
         drawing = Lantern.work(document)["drawing"]
         expect(drawing["layers"].map { _1["front"].size }).to all(be > 5)
         expect(drawing["layers"].flat_map { |lie| lie["front"].flat_map { _1["points"] } }).to all(be_finite)
