@@ -32,11 +32,14 @@ module Server
       def sides = to_h.slice(*SIDES)
     end
 
+    # The family of what the ledger raises when it cannot do what it was asked.
+    Refusal = Class.new(StandardError)
+
     # Raised when less is on hand than is to be taken.
-    TooLittle = Class.new(StandardError)
+    TooLittle = Class.new(Refusal)
 
     # Raised when an action was undone already.
-    Undone = Class.new(StandardError)
+    Undone = Class.new(Refusal)
 
     def initialize(database)
       @database = database

@@ -9,8 +9,11 @@ module Server
   # What is kept: wreaths and the stash. Every row has a version; whoever saves says which version
   # they had before them, and is told when it is no longer the latest.
   class Store
+    # The family of what the store raises when it cannot do what it was asked.
+    Refusal = Class.new(StandardError)
+
     # Raised when somebody else saved first. `current` is the row as it now is.
-    class Outdated < StandardError
+    class Outdated < Refusal
       attr_reader :current
 
       def initialize(current)
@@ -20,21 +23,21 @@ module Server
     end
 
     # Raised when the database does not answer.
-    Away = Class.new(StandardError)
+    Away = Class.new(Refusal)
 
     # Raised when a wreath was cut with others, and only all of them can be taken back.
-    Together = Class.new(StandardError)
+    Together = Class.new(Refusal)
 
     # Raised when there is no such row (any more).
-    Missing = Class.new(StandardError)
+    Missing = Class.new(Refusal)
 
     # Raised when a material's id or a form's name is taken.
-    Taken = Class.new(StandardError)
+    Taken = Class.new(Refusal)
 
     MIGRATIONS = File.join(__dir__, "migrations")
 
     # Raised when a wreath was cut already, or was not cut at all.
-    Settled = Class.new(StandardError)
+    Settled = Class.new(Refusal)
 
     attr_reader :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook
 

@@ -46,7 +46,8 @@ module Lantern
           edge = Silhouette.edge(strand, across)
           next if edge.cut < LOOPED * (Crossing.around(edge.points) + edge.cut)
           side = across.positive? ? "outside" : "inside"
-          raise Plan::Refused.at("form.face", "A band #{Measure::Length.text(face, units:)} across is too " + "wide for this shape: its #{side} edge would cross itself.")
+          raise Plan::Refused.at("form.face", "A band #{Measure::Length.text(face, units:)} across is too " \
+            "wide for this shape: its #{side} edge would cross itself.")
         end
       end
     end

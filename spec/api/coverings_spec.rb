@@ -56,7 +56,7 @@ RSpec.describe "Coverings, asked over HTTP", :api, :store do
     expect(declared["options"]).to match [include("name" => "drop", "label" => "Drop", "kind" => "length")]
     expect(declared["figures"]).to eq [{"key" => "length", "kind" => "length", "label" => "Rope in all"}]
     worked = ask(:post, "/work", plan(form: foam(14, 10), materials: [rope], layers: [layer("swag", "rope", drop: 6)]))
-    expect(worked["layers"][0]["needs"][0]["length"]).to be_within(1e-3).of(12 * PI + 6)
+    expect(worked["layers"][0]["needs"][0]["length"]).to be_within(1e-3).of(12 * Math::PI + 6)
     expect(worked["drawing"]["layers"][0]["front"].size).to eq 1
   ensure
     Lantern::Plan::Methods.forget(:swag)
@@ -75,7 +75,7 @@ RSpec.describe "Coverings, asked over HTTP", :api, :store do
     expect(status).to eq 200
     expect(tried["problems"]).to match [include("at" => "form.inside")]
     expect(tried).not_to have_key("worked")
-    expect(ask(:post, "/work/try", plan)["worked"]["form"]["run"]).to be_within(1e-3).of(11 * PI)
+    expect(ask(:post, "/work/try", plan)["worked"]["form"]["run"]).to be_within(1e-3).of(11 * Math::PI)
     expect(ask(:post, "/work", plan(form: {"inside" => 20}))["problems"].size).to eq 1
     expect(status).to eq 422
   end

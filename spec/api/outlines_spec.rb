@@ -42,7 +42,6 @@ RSpec.describe "Outlines in and out", :api do
       expect(last_response.content_type).to start_with "image/svg+xml"
       again = ask(:post, "/outlines", {svg: last_response.body})["outlines"]
       expect(again[0]["width"]).to be_within(0.01).of(15)
-      expect(last_response.body).to be_a(String)
     end
   end
 
@@ -61,11 +60,11 @@ RSpec.describe "Outlines in and out", :api do
   # control points (published: the area under a cubic is 3/20 of a sum of their cross products).
   it "follow arcs and curves as they are" do
     circle = polygon(outlines('<circle cx="50" cy="50" r="40"/>')[0]["points"])
-    expect(circle.area).to be_within(1e-3 * PI * 500**2).of(PI * 500**2)
+    expect(circle.area).to be_within(1e-3 * Math::PI * 500**2).of(Math::PI * 500**2)
     oval = outlines('<ellipse cx="50" cy="50" rx="40" ry="20" transform="rotate(90 50 50)"/>')[0]
     expect([oval["width"], oval["height"]]).to match [be_within(0.01).of(40), be_within(0.01).of(80)]
     pie = outlines('<path d="M50 50 V10 A40 40 0 0190 50Z"/>')[0]
-    expect(polygon(pie["points"]).area / 1000**2).to be_within(1e-3).of(PI / 4)
+    expect(polygon(pie["points"]).area / 1000**2).to be_within(1e-3).of(Math::PI / 4)
     one, two, three, four = [[0.0, 0.0], [10.0, 40.0], [60.0, 50.0], [80.0, 0.0]]
     cross = ->(a, b) { a[0] * b[1] - a[1] * b[0] }
     exact = 3.0 / 20 * (2 * cross.call(one, two) + cross.call(one, three) + cross.call(one, four) + cross.call(two,

@@ -13,7 +13,7 @@ RSpec.describe "Forms on the screen", :browser, :store do
       expect(page).to have_css("h2", text: shape.title)
       expect(page).to have_no_css("[role=alert]")
       expect(page).to have_no_text("show the last plan that could be worked")
-      expect(page).to have_css("g[data-lie=coils] rect:nth-of-type(40)", visible: :all)
+      expect(page).to have_css("g[data-lie=coils] > :nth-child(40)", visible: :all)
     end
   end
 

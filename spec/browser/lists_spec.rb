@@ -76,6 +76,22 @@ RSpec.describe "The lists", :browser, :store do
     expect(page.title).to eq "Wreaths · Crisp Lantern"
   end
 
+  it "says on the list why a wreath cannot be worked, and asks for nothing that would be refused" do
+    load_demo
+    RealStore.store.wreaths.add(plan(name: "Door 40, too wide", form: {"inside" => 20}))
+    page.driver.clear_network_traffic
+    visit "/"
+    expect(page).to have_css("li svg[role=img]", count: 24, visible: :all)
+    expect(page).to have_css("li", text: /Door 40, too wide.*The opening \(20 in\) must be smaller/m)
+    open_wreath("marigold", "trim")
+    open_wreath("marigold", "form")
+    fill_in "Outside, across", with: "no length"
+    expect(page).to have_css("[role=alert]", text: /must be a length/)
+    page.driver.wait_for_network_idle
+    refused = page.driver.network_traffic.select { (_1.response&.status || 0) >= 400 }
+    expect(refused.map { [_1.response.status, _1.url] }).to eq []
+  end
+
   it "says so when the server does not answer, and keeps the screen" do
     load_demo
     open_wreath("rope ring", "form")

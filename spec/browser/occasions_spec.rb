@@ -57,6 +57,45 @@ RSpec.describe "Occasions on the screen", :browser, :store do
     expect(page).to have_no_text("Stall day")
   end
 
+  def walk = RealStore.store.occasions.all[0]
+
+  it "goes on saving when the server was away for a moment" do
+    open_walk
+    Server::App.set :store, nil
+    fill_in "May cost", with: "171.00"
+    expect(page).to have_css("[role=status]", text: "Not saved yet: the server is away, trying again")
+    Server::App.set :store, RealStore.store
+    saved
+    expect(walk["occasion"]["budget"]).to eq "171.00"
+    fill_in "May cost", with: "172.00"
+    saved
+    expect(walk["occasion"]["budget"]).to eq "172.00"
+  end
+
+  it "keeps both when somebody else saved first, until the maker has chosen" do
+    open_walk
+    theirs = walk["occasion"].merge("budget" => "99.00")
+    RealStore.store.occasions.change(walk["id"], walk["version"], walk["name"], walk["units"], theirs)
+    fill_in "May cost", with: "173.00"
+    expect(page).to have_css("dialog h2", text: "This occasion was changed somewhere else")
+    expect(page).to have_css("dialog dd", text: "99.00")
+    expect(page).to have_css("dialog dd", text: "173.00")
+    expect(walk["occasion"]["budget"]).to eq "99.00"
+    click_on "Go on with mine"
+    saved
+    expect(page).to have_field("May cost", with: "173.00")
+    expect(walk["occasion"]["budget"]).to eq "173.00"
+  end
+
+  it "saves what was typed when the page is left at once" do
+    open_walk
+    fill_in "May cost", with: "174.00"
+    visit "/stash"
+    expect(page).to have_css("h3")
+    open_walk
+    expect(page).to have_field("May cost", with: "174.00")
+  end
+
   it "says under Buy what sale, tax and time do to the money" do
     open_wreath("rope ring", "buy")
     find("summary", text: "Sale, tax").click

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/browser"
+require_relative "../support/keys"
 
 RSpec.describe "A wreath on the screen", :browser, :store do
   before { load_demo }
@@ -174,6 +175,19 @@ RSpec.describe "A wreath on the screen", :browser, :store do
         "1 }).map((row) => row.textContent)")
       expect(covered).to eq []
     end
+  end
+
+  it "keeps the finer points open while one of them is emptied and typed anew" do
+    open_wreath("knotted", "cover")
+    find("summary", text: "Finer points", match: :first).click
+    field = first("details[open] .row input[type=text], details[open] .row input:not([type])")
+    name = field[:id]
+    field.set("1 1/2")
+    press(:backspace, :backspace, :backspace, :backspace, :backspace)
+    expect(page).to have_css("[id='#{name}']", visible: true)
+    press("2 in")
+    expect(page).to have_field(name, with: "2 in")
+    saved
   end
 
   it "has no fault that axe can find, of a wrap and of knots" do

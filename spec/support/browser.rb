@@ -42,12 +42,15 @@ RSpec::Matchers.define :be_axe_clean do |rules|
   match do |page|
     page.driver.wait_for_network_idle
     page.execute_script(axe)
-    @faults = page.evaluate_async_script(<<~JS, rules ? {runOnly: rules} : {})
+    look = <<~JS
       const [options, done] = arguments
       const node = (n) => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")
       axe.run(document, options)
         .then((found) => done(found.violations.map((v) => `${v.id}: ${v.nodes.map(node).join(" | ")}`)))
     JS
+    # On a busy machine axe looks for longer than a person would wait for a screen.
+    options = rules ? {runOnly: rules} : {}
+    @faults = Capybara.using_wait_time(60) { page.evaluate_async_script(look, options) }
     @faults.empty?
   end
   failure_message { "axe found:\n#{@faults.join("\n")}" }

@@ -3,8 +3,6 @@
 require "json"
 require_relative "../../core/lantern"
 
-PI = Math::PI
-
 # Ways of saying things that every spec may use.
 module Saying
   # A plan document: a ring and whatever else is given.

@@ -5,7 +5,8 @@ RSpec.describe "Words of an answer" do
   def says(worked) = worked["tape"].map { [_1["figure"], _1["says"]] }
 
   it "keep the capitals of names" do
-    worked = work(materials: [ribbon(name: "Marigold Tape", width: 1, sheer: true)], layers: [layer("spiral_wrap", "tape")])
+    worked = work(materials: [ribbon(name: "Marigold Tape", width: 1, sheer: true)],
+      layers: [layer("spiral_wrap", "tape")])
     expect(says(worked).map(&:last)).to include("Marigold Tape in all")
     expect(worked["layers"][0]["findings"].map { _1["says"] }).to include(/\AMarigold Tape is sheer/)
   end
@@ -16,7 +17,8 @@ RSpec.describe "Words of an answer" do
     layer_kinds.each do |kind|
       next if kind.method_name == :attach
       sentences = JSON.generate(work(form: gourd, materials: stash, layers: [any_layer(kind)]))
-      expect(sentences).not_to match(/\b1 (strips|rings|panels|pieces|turns|coils|knots|blooms|fillers|cuts|packages)\b/)
+      expect(sentences)
+        .not_to match(/\b1 (strips|rings|panels|pieces|turns|coils|knots|blooms|fillers|cuts|packages)\b/)
     end
   end
 

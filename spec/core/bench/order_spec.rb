@@ -51,7 +51,10 @@ RSpec.describe "The order at the bench" do
     expect(cautions.call("wire")).to include("wire_ends")
     expect(cautions.call("wire").grep(/foam|blade/)).to eq []
     expect(cautions.call("foam")).not_to include("wire_ends")
-    says = ->(base) { step("prepare", form: foam(14, 10, base:), materials: [rope], layers: [layer("rope_coil", "rope")]) }
+    says = ->(base) {
+      step("prepare", form: foam(14, 10, base:), materials: [rope],
+        layers: [layer("rope_coil", "rope")])
+    }
     expect(says.call("foam")["move"]).to eq "smooth"
     expect(says.call("foam")["says"]).not_to match(/wire/)
     expect(step("prepare", materials: [rope], layers: [layer("rope_coil", "rope")])["move"]).to eq "tape_ends"

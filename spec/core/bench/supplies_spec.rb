@@ -6,8 +6,8 @@ RSpec.describe Lantern::Bench::Supplies do
     worked = work(form: foam(14, 8), materials: [rope], layers: [layer("seam_cord", "rope", rounds: 2)])
     bead = worked["supplies"]["bead"]
     expect(bead).to be_within(0.01).of(2 * worked["form"]["run"])
-    volume = PI / 4 * 3.175**2 * bead * 25.4
-    expect(worked["supplies"]["sticks"]).to eq (volume / (PI / 4 * 7**2 * 100)).ceil
+    volume = Math::PI / 4 * 3.175**2 * bead * 25.4
+    expect(worked["supplies"]["sticks"]).to eq (volume / (Math::PI / 4 * 7**2 * 100)).ceil
   end
 
   it "buys the plan's own glue by the stick, thicker ones fewer" do

@@ -20,7 +20,7 @@ RSpec.describe Lantern::Cover::Covering do
       expect(Lantern::Plan::Methods.find("swag").declare).to include("title" => "Swag",
         "options" => include(include("name" => "strands", "kind" => "count", "default" => 3)))
       worked = work(materials: [rope], layers: [layer("swag", "rope", strands: 4, slack: "2 in")])
-      expect(worked["materials"][0]["needed"]).to be_within(1e-3).of(4 * (11 * PI + 2))
+      expect(worked["materials"][0]["needed"]).to be_within(1e-3).of(4 * (11 * Math::PI + 2))
       expect(problems(plan(materials: [rope], layers: [layer("swag", "rope", strands: 0)])))
         .to have_key("layers.0.strands")
     end

@@ -15,15 +15,15 @@ RSpec.describe Lantern::Cover::KnottedStrips do
   it "cuts tails, once round and the knot's take-up, up to the mark" do
     figures = knots(tail: 3, strip_width: 1, rail: 2)["figures"]
     # From memory: nine diameters of the bundle, and a bundle of sqrt(4 w t 2.5 / pi).
-    bundle = Math.sqrt(4 * 1 * 0.02 * 2.5 / PI)
-    exact = 6 + PI * 0.12 + 9 * bundle
+    bundle = Math.sqrt(4 * 1 * 0.02 * 2.5 / Math::PI)
+    exact = 6 + Math::PI * 0.12 + 9 * bundle
     expect(figures["take_up"]).to be_within(1e-3).of(9 * bundle)
     expect(figures["piece_length"]).to be_between(exact, exact + 0.125)
   end
 
   it "counts along the rail it is tied to" do
     # Wires 0.12 in thick, evenly between the edges of a 14 in ring with an 8 in opening.
-    inner, outer = [4.06, 6.94].map { 2 * PI * _1 }
+    inner, outer = [4.06, 6.94].map { 2 * Math::PI * _1 }
     pitch = 0.5
     expect(knots(rail: 1, packed_pitch: pitch)["figures"]["per_section"]).to eq (inner / 12 / pitch).ceil
     expect(knots(rail: 4, packed_pitch: pitch)["figures"]["per_section"]).to eq (outer / 12 / pitch).ceil
@@ -31,7 +31,7 @@ RSpec.describe Lantern::Cover::KnottedStrips do
 
   it "lets a test piece replace both guesses" do
     worked = knots(rail: 1, tail: 3, test_piece: {"cut" => 10, "tails" => "7 1/2", "strips" => 5, "covers" => 3})
-    expect(worked["figures"]["take_up"]).to be_within(1e-3).of(2.5 - PI * 0.12)
+    expect(worked["figures"]["take_up"]).to be_within(1e-3).of(2.5 - Math::PI * 0.12)
     expect(worked["figures"]["pitch"]).to eq 0.6
     expect(worked["figures"]["piece_length"]).to eq 8.5
     expect(worked["findings"].map { _1["code"] }).not_to include("guess")

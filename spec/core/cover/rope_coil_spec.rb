@@ -8,8 +8,8 @@ RSpec.describe Lantern::Cover::RopeCoil do
     expect(coil["figures"]["turns"]).to eq 80
     [1 / 8r, 1 / 4r, 3 / 8r, 1 / 2r].each do |diameter|
       turns = coil(diameter: diameter.to_f)["figures"]["turns"]
-      expect(turns * diameter).to be <= 8 * PI
-      expect((turns + 1) * diameter).to be > 8 * PI
+      expect(turns * diameter).to be <= 8 * Math::PI
+      expect((turns + 1) * diameter).to be > 8 * Math::PI
     end
   end
 
@@ -25,7 +25,7 @@ RSpec.describe Lantern::Cover::RopeCoil do
   it "adds just enough fillers to bring the average gap under what is accepted" do
     [0.0, 0.1, 0.1875, 0.22].each do |accepted_gap|
       figures = coil(accepted_gap:)["figures"]
-      left = ->(fillers) { (14 * PI - (80 + fillers) * 0.3125) / 80 }
+      left = ->(fillers) { (14 * Math::PI - (80 + fillers) * 0.3125) / 80 }
       expect(left.call(figures["fillers"])).to be <= accepted_gap + 1e-9
       expect(left.call(figures["fillers"] - 1)).to be > accepted_gap if figures["fillers"].positive?
     end
@@ -42,7 +42,7 @@ RSpec.describe Lantern::Cover::RopeCoil do
     figures = coil(foam(14, 10), diameter: 0.5)["figures"]
     big, small, turns = 6.0, 1.25, figures["turns"]
     point = ->(share) {
-      around, along = 2 * PI * turns * share, 2 * PI * share
+      around, along = 2 * Math::PI * turns * share, 2 * Math::PI * share
       reach = big + small * Math.cos(around)
       [reach * Math.cos(along), reach * Math.sin(along), small * Math.sin(around)]
     }
@@ -55,20 +55,20 @@ RSpec.describe Lantern::Cover::RopeCoil do
   it "goes once round the girth and pi d more, on the slant" do
     figures = coil(foam(14, 10))["figures"]
     expect(figures["length_per_turn"]).to be_within(1e-3)
-      .of(Math.hypot(2 * PI + PI * 0.3125, 12 * PI / figures["turns"]))
+      .of(Math.hypot(2 * Math::PI + Math::PI * 0.3125, 12 * Math::PI / figures["turns"]))
     expect(figures["length"]).to be_within(0.05).of(figures["turns"] * figures["length_per_turn"])
   end
 
   it "leaves the gaps where they are spread evenly, and says how wide" do
     figures = coil(school: "even")["figures"]
     expect(figures["fillers"]).to eq 0
-    expect(figures["gap_wide"]).to be_within(1e-3).of(14 * PI / 80 - 0.3125)
-    expect(figures["gap_middle"]).to be_within(1e-3).of(11 * PI / 80 - 0.3125)
+    expect(figures["gap_wide"]).to be_within(1e-3).of(14 * Math::PI / 80 - 0.3125)
+    expect(figures["gap_middle"]).to be_within(1e-3).of(11 * Math::PI / 80 - 0.3125)
     expect(figures["gap_crowded"]).to be_between(0, 0.01)
   end
 
   it "closes up where the rope is soft" do
-    expect(coil(squash: 0.8)["figures"]["turns"]).to eq (8 * PI / 0.25).floor
+    expect(coil(squash: 0.8)["figures"]["turns"]).to eq (8 * Math::PI / 0.25).floor
   end
 
   it "asks for one run with both ends, and fillers up to the mark" do

@@ -12,7 +12,8 @@ RSpec.describe Lantern::Cover::SpiralWrap do
   it "uses the torus's area over the strip's width when nothing laps and the strip is narrow" do
     [0.1, 0.25].each do |width|
       length = figures(foam(80.5, 79.5), width, lap: 0)["length"] - 2
-      expect(length * width).to be_within(0.01 * 4 * PI**2 * 40 * 0.25).of(4 * PI**2 * 40 * 0.25 * (1 + 0.25 / 40))
+      expect(length * width).to be_within(0.01 * 4 * Math::PI**2 * 40 * 0.25)
+        .of(4 * Math::PI**2 * 40 * 0.25 * (1 + 0.25 / 40))
     end
   end
 
@@ -21,7 +22,7 @@ RSpec.describe Lantern::Cover::SpiralWrap do
     [[14, 10], [12, 6], [20, 12]].each do |outside, inside|
       r = (outside - inside) / 4.0
       length = figures(foam(outside, inside), 0.2, lap: 0)["length"] - 2
-      expect(length * 0.2).to be_within(0.01 * length * 0.2).of(2 * PI * r * PI * outside)
+      expect(length * 0.2).to be_within(0.01 * length * 0.2).of(2 * Math::PI * r * Math::PI * outside)
     end
   end
 
@@ -31,7 +32,7 @@ RSpec.describe Lantern::Cover::SpiralWrap do
       worked = figures(foam(outside, inside), width)
       big, small, turns = (outside + inside) / 4.0, (outside - inside) / 4.0, worked["turns"]
       point = lambda do |share|
-        around, along = 2 * PI * turns * share, 2 * PI * share
+        around, along = 2 * Math::PI * turns * share, 2 * Math::PI * share
         reach = big + small * Math.cos(around)
         [reach * Math.cos(along), reach * Math.sin(along), small * Math.sin(around)]
       end
@@ -46,9 +47,9 @@ RSpec.describe Lantern::Cover::SpiralWrap do
     worked = figures(foam(14, 10), 1.5, lap: "1/4")
     expect(worked["lap_wide"]).to be_between(0.25 - 1e-4, 0.30)
     expect(worked["lap_crowded"]).to be > worked["lap_wide"]
-    pitch = 14 * PI / worked["turns"]
+    pitch = 14 * Math::PI / worked["turns"]
     # A strip at this pitch lies at tan a = g / p and covers w / sin a along the edge.
-    expect(pitch * Math.sin(Math.atan2(2 * PI, pitch))).to be_within(1e-3).of(1.5 - worked["lap_wide"])
+    expect(pitch * Math.sin(Math.atan2(2 * Math::PI, pitch))).to be_within(1e-3).of(1.5 - worked["lap_wide"])
   end
 
   # Common practice: ribbon 1 1/2 in round a 12 in frame with 2 1/2 in face takes between one and two 9 ft rolls.

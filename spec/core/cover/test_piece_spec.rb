@@ -17,9 +17,9 @@ RSpec.describe Lantern::Cover::Tested do
 
   it "replaces how far turns go: ten coils that cover 3 in fit eight times as often as the inside edge holds 3 in" do
     tested = layer_of("rope_coil", "rope", test_piece: {"turns" => 10, "covers" => 3})
-    expect(tested["figures"]["turns"]).to eq (8 * PI / 0.3).floor
+    expect(tested["figures"]["turns"]).to eq (8 * Math::PI / 0.3).floor
     wrapped = layer_of("spiral_wrap", "tape", test_piece: {"turns" => 3, "covers" => 2})
-    expect(wrapped["figures"]["turns"]).to eq (8 * PI / (2 / 3.0)).ceil
+    expect(wrapped["figures"]["turns"]).to eq (8 * Math::PI / (2 / 3.0)).ceil
   end
 
   it "is refused where it cannot be" do

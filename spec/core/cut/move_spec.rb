@@ -10,8 +10,8 @@ RSpec.describe Lantern::Cut::Move do
       layers = [layer("spiral_wrap", "tape"), layer("knotted_strips", "tape").merge("id" => "b"),
         layer("row_of", "tape").merge("id" => "c")].sample(random.rand(1..3), random:)
       document = plan(form: foam(random.rand(10..16), 8), materials: [tape], layers:, quantity: random.rand(1..3))
-      moves = Lantern::Work.read(document).moves
-      worked = Lantern.work(document)
+      work = Lantern::Work.read(document)
+      moves, worked = work.moves, Lantern::Answer::Worked.new(work).to_h
       sum = ->(kind) { moves.select { _1.kind == kind }.sum(0r) { _1.length.to_r * _1.change } }
       cut = worked["cut_sheet"].sum { |bar| bar["times"] * bar["cuts"].sum { _1["length"] * _1["count"] } }
       scraps = worked["cut_sheet"].reject { _1["keep"] }.sum { |bar| bar["times"] * bar["left"] }

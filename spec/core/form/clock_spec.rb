@@ -10,7 +10,7 @@ RSpec.describe Lantern::Form::Clock do
     ring = Lantern::Work.read(plan).form
     (0..24).each do |half|
       x, y = described_class.point(ring, half / 2.0)
-      angle = half * PI / 12 - PI / 2
+      angle = half * Math::PI / 12 - Math::PI / 2
       expect([x, y]).to match [be_within(0.03).of(5.5 * Math.cos(angle)), be_within(0.03).of(5.5 * Math.sin(angle))]
     end
   end
@@ -25,8 +25,8 @@ RSpec.describe Lantern::Form::Clock do
         expect(along).to be_between(0, form.path.length)
         next unless %i[ring oval egg].include?(name)
         x, y = form.path.beside(along, 0.0)
-        off = (Math.atan2(y - middle[1], x - middle[0]) - (hour * PI / 6 - PI / 2)) % (2 * PI)
-        expect([off, 2 * PI - off].min).to be < 0.02
+        off = (Math.atan2(y - middle[1], x - middle[0]) - (hour * Math::PI / 6 - Math::PI / 2)) % (2 * Math::PI)
+        expect([off, 2 * Math::PI - off].min).to be < 0.02
       end
     end
   end

@@ -27,8 +27,8 @@ RSpec.describe Lantern::Form::Composite do
     rings = [{"shape" => "ring", "outside" => 9, "inside" => 6, "x" => -3},
       {"shape" => "ring", "outside" => 9, "inside" => 6, "x" => 3}]
     worked = Lantern.work(form(rings))
-    expect(worked["form"]["run"]).to be_within(1e-3).of(2 * PI * 7.5)
-    expect(worked["form"]["wide_run"]).to be_within(1e-3).of(2 * PI * 9)
+    expect(worked["form"]["run"]).to be_within(1e-3).of(2 * Math::PI * 7.5)
+    expect(worked["form"]["wide_run"]).to be_within(1e-3).of(2 * Math::PI * 9)
     expect(worked["form"]["findings"][0]["says"]).to match(/meet in 2 places/)
     # Circles of radius 3.75 about points 6 apart cross where Pythagoras says.
     said = Lantern::Form.shapes[:composite].new(Lantern::Plan::Document.read(form(rings)).form.sizes, units: "in").ties

@@ -26,7 +26,8 @@ RSpec.describe "Edges of a form" do
   end
 
   it "are refused where nearly all of one would be a loop" do
-    star = {"base" => "wire", "shape" => "star", "width" => 9, "height" => 13, "face" => 3, "points" => 4, "notch" => 0.6}
+    star = {"base" => "wire", "shape" => "star", "width" => 9, "height" => 13, "face" => 3, "points" => 4,
+            "notch" => 0.6}
     expect(problems(plan(form: star)))
       .to eq("form.face" => "A band 3 in across is too wide for this shape: its inside edge would cross itself.")
     expect(problems(plan(form: star.merge("face" => 0.75)))).to eq({})
@@ -76,6 +77,6 @@ RSpec.describe "Edges of a form" do
     band = Lantern::Work.read(plan.merge("form" => {"measured" => {"inside_run" => 30, "outside_run" => 44,
                                                                    "girth" => 5}})).form
     expect([band.inside_run, band.run, band.outside_run, band.girth].map { _1.round(9) }).to eq [30, 37, 44, 5]
-    expect(band.face).to be_within(1e-9).of(14 / (2 * PI))
+    expect(band.face).to be_within(1e-9).of(14 / (2 * Math::PI))
   end
 end

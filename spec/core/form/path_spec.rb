@@ -6,7 +6,8 @@ RSpec.describe Lantern::Form::Path do
   let(:line) { Lantern::Form::Line }
   let(:arc) { Lantern::Form::Arc }
 
-  def ring(radius) = described_class.new([arc.new(centre: [0.0, 0.0], radius:, start: -PI / 2, sweep: 2 * PI)])
+  def ring(radius) =
+    described_class.new([arc.new(centre: [0.0, 0.0], radius:, start: -Math::PI / 2, sweep: 2 * Math::PI)])
 
   # Walked clockwise on the drawing, so that the outside is on the left.
   def square(side) = described_class.new([[0, 0], [side, 0], [side, side], [0, side], [0, 0]]
@@ -20,8 +21,8 @@ RSpec.describe Lantern::Form::Path do
   # Published: parallel curves of a smooth closed path that turns once are 2 pi b longer and shorter (Steiner).
   it "has edges 2 pi b longer and shorter on a ring" do
     path = ring(5.5)
-    expect(path.edge(1.5)).to be_within(1e-9).of(path.length + 2 * PI * 1.5)
-    expect(path.edge(-1.5)).to be_within(1e-9).of(path.length - 2 * PI * 1.5)
+    expect(path.edge(1.5)).to be_within(1e-9).of(path.length + 2 * Math::PI * 1.5)
+    expect(path.edge(-1.5)).to be_within(1e-9).of(path.length - 2 * Math::PI * 1.5)
     expect(path.wide(1.5)).to be_within(1e-9).of(path.edge(1.5))
     expect(path.crowded(1.5)).to be_within(1e-9).of(path.edge(-1.5))
   end
@@ -37,10 +38,10 @@ RSpec.describe Lantern::Form::Path do
 
   it "counts both sides of every bend in the wide run" do
     # An S of two half circles: the outside is the longer edge on one, the inside on the other.
-    path = described_class.new([arc.new(centre: [0.0, 0.0], radius: 3.0, start: PI, sweep: PI),
-      arc.new(centre: [6.0, 0.0], radius: 3.0, start: PI, sweep: -PI)])
-    expect(path.wide(1)).to be_within(1e-9).of(2 * PI * 4)
-    expect(path.crowded(1)).to be_within(1e-9).of(2 * PI * 2)
+    path = described_class.new([arc.new(centre: [0.0, 0.0], radius: 3.0, start: Math::PI, sweep: Math::PI),
+      arc.new(centre: [6.0, 0.0], radius: 3.0, start: Math::PI, sweep: -Math::PI)])
+    expect(path.wide(1)).to be_within(1e-9).of(2 * Math::PI * 4)
+    expect(path.crowded(1)).to be_within(1e-9).of(2 * Math::PI * 2)
     expect(path.edge(1)).to be_within(1e-9).of(path.length)
     expect(path).not_to be_closed
   end

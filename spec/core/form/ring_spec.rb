@@ -13,8 +13,8 @@ RSpec.describe "A ring" do
 
   # Published: Pappus's second theorem; the torus 4 pi^2 R r.
   it "has a torus's area as a foam tube" do
-    expect(form(foam(14, 10))["area"]).to be_within(1e-3).of(4 * PI**2 * 6 * 1)
-    expect(form(foam(30, 29))["area"]).to be_within(1e-3).of(4 * PI**2 * 14.75 * 0.25)
+    expect(form(foam(14, 10))["area"]).to be_within(1e-3).of(4 * Math::PI**2 * 6 * 1)
+    expect(form(foam(30, 29))["area"]).to be_within(1e-3).of(4 * Math::PI**2 * 14.75 * 0.25)
   end
 
   it "scales: lengths by k, areas by k squared" do
@@ -32,13 +32,13 @@ RSpec.describe "A ring" do
 
   describe "known by a string" do
     it "needs no sizes: run and girth are enough" do
-      known = form({"base" => "foam", "measured" => {"run" => 6 * 2 * PI, "girth" => 2 * PI}})
+      known = form({"base" => "foam", "measured" => {"run" => 6 * 2 * Math::PI, "girth" => 2 * Math::PI}})
       expect(known).to include("run" => be_within(1e-3).of(37.6991), "girth" => be_within(1e-3).of(6.2832),
-        "face" => be_within(1e-3).of(2), "outside_run" => be_within(1e-3).of(14 * PI))
+        "face" => be_within(1e-3).of(2), "outside_run" => be_within(1e-3).of(14 * Math::PI))
     end
 
     it "is the same ring from its two edges as from its sizes" do
-      edges = form({"base" => "foam", "measured" => {"inside_run" => 10 * PI, "outside_run" => 14 * PI}})
+      edges = form({"base" => "foam", "measured" => {"inside_run" => 10 * Math::PI, "outside_run" => 14 * Math::PI}})
       expect(edges.values_at("run", "face", "girth")).to eq form(foam(14, 10)).values_at("run", "face", "girth")
     end
 

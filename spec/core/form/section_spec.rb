@@ -5,15 +5,15 @@ require "ffi-geos"
 RSpec.describe Lantern::Form::Section do
   # A tube's circumference, and half of one with its diameter: any handbook.
   it "has the girths of tube, half tube and board" do
-    expect(described_class.round(2.0).girth).to be_within(1e-9).of(PI * 2)
-    expect(described_class.half_round(2.0).girth).to be_within(1e-9).of(2 + PI)
+    expect(described_class.round(2.0).girth).to be_within(1e-9).of(Math::PI * 2)
+    expect(described_class.half_round(2.0).girth).to be_within(1e-9).of(2 + Math::PI)
     expect(described_class.flat(2.0, 0.25).girth).to be_within(1e-9).of(2 * (2 + 0.25))
   end
 
   # Published: the open belt round two equal pulleys, 2 C + pi d.
   it "is an open belt round two rails" do
     section = described_class.wire(3.0, count: 2, diameter: 0.12, dish: 0.7)
-    expect(section.girth).to be_within(1e-9).of(2 * (3 - 0.12) + PI * 0.12)
+    expect(section.girth).to be_within(1e-9).of(2 * (3 - 0.12) + Math::PI * 0.12)
   end
 
   it "agrees with GEOS on the hull of dished rails" do

@@ -127,8 +127,8 @@ RSpec.describe "The shapes" do
   it "give an oval Ramanujan's perimeter" do
     a, b = (18 - 2.5) / 2, (14 - 2.5) / 2
     h = ((a - b) / (a + b))**2
-    expect(band(:oval).run).to be_within(1e-3).of(PI * (a + b) * (1 + 3 * h / (10 + Math.sqrt(4 - 3 * h))))
-    expect(band(:oval, width: 16, height: 16, face: 2).run).to be_within(1e-6).of(14 * PI)
+    expect(band(:oval).run).to be_within(1e-3).of(Math::PI * (a + b) * (1 + 3 * h / (10 + Math.sqrt(4 - 3 * h))))
+    expect(band(:oval, width: 16, height: 16, face: 2).run).to be_within(1e-6).of(14 * Math::PI)
   end
 
   # Handbook: a lens of width W and height H has arcs of radius (H^2 + W^2) / 4W.
@@ -141,12 +141,13 @@ RSpec.describe "The shapes" do
 
   it "take an arc for its share of the ring it was cut from" do
     half = band(:arc, width: 14, face: 3, degrees: 180)
-    expect(half.run).to be_within(1e-9).of(PI * 5.5)
-    expect([half.inside_run, half.outside_run]).to match [be_within(1e-9).of(PI * 4), be_within(1e-9).of(PI * 7)]
+    expect(half.run).to be_within(1e-9).of(Math::PI * 5.5)
+    expect([half.inside_run, half.outside_run]).to match [be_within(1e-9).of(Math::PI * 4),
+      be_within(1e-9).of(Math::PI * 7)]
   end
 
   it "tend to a ring: a polygon of many corners, by its runs" do
-    corners = (0...140).map { |i| [Math.cos(PI * i / 70), Math.sin(PI * i / 70)] }
+    corners = (0...140).map { |i| [Math.cos(Math::PI * i / 70), Math.sin(Math::PI * i / 70)] }
     many, ring = band(:outline, width: 14, face: 3, points: corners), band(:ring)
     %i[run outside_run inside_run wide_run].each {
       expect(many.public_send(_1)).to be_within(0.002 * ring.run)
@@ -230,7 +231,7 @@ RSpec.describe "The shapes" do
         layers: [layer("rope_coil", "rope"), layer("spiral_wrap", "tape").merge("id" => "b")]))["form"]
       expect(form["run"]).to eq(40), shape.to_s
       expect(form["girth"]).to eq 4
-      expect(form["face"]).to be_within(1e-4).of(4 / PI)
+      expect(form["face"]).to be_within(1e-4).of(4 / Math::PI)
       expect(form["wide_run"]).to be > 40
     end
     expect(problems(plan(form: {"base" => "foam", "shape" => "heart", "measured" => {"girth" => 4}})))

@@ -17,7 +17,7 @@ RSpec.describe Lantern::Form::Strings do
 
   it "moves the edges with the middle when only that was measured" do
     measured = form(run: 39)
-    expect(measured["outside_run"] - measured["inside_run"]).to be_within(1e-3).of(4 * PI)
+    expect(measured["outside_run"] - measured["inside_run"]).to be_within(1e-3).of(4 * Math::PI)
     expect((measured["outside_run"] + measured["inside_run"]) / 2).to be_within(1e-3).of(39)
   end
 

@@ -69,7 +69,7 @@ RSpec.describe "Hanging and fixing" do
     back = work(materials: [felt], layers: [layer("backing", "felt", margin: 0.25)])
     expect(back["layers"][0]["needs"][0]).to include("width" => 13.5, "length" => 13.5)
     # A ring of 13.5 and 8.5 in.
-    expect(back["layers"][0]["figures"]["area"]).to be_within(0.05).of(PI / 4 * (13.5**2 - 8.5**2))
+    expect(back["layers"][0]["figures"]["area"]).to be_within(0.05).of(Math::PI / 4 * (13.5**2 - 8.5**2))
     expect(back["drawing"]["layers"][0].values_at("front", "width")).to eq [[], 2.5]
     expect(problems(plan(materials: [felt], layers: [layer("backing", "felt", margin: 1.5)])).values.first)
       .to match(/leaves nothing/)

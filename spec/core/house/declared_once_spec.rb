@@ -54,7 +54,7 @@ RSpec.describe "A covering with everything of its own" do
     load_file
     document = plan(form: foam(14, 10), materials: [rope], layers: [layer("plaited", "rope", plaits: 12)])
     worked = Lantern.work(document)
-    expect(worked["layers"][0]["figures"]).to match("plaits" => 12, "area" => be_within(0.01).of(4 * PI**2 * 6))
+    expect(worked["layers"][0]["figures"]).to match("plaits" => 12, "area" => be_within(0.01).of(4 * Math::PI**2 * 6))
     expect(worked["drawing"]["layers"][0]).to include("kind" => "zigzag", "key" => "plaits", "what" => "plait")
     expect(worked["steps"].find { _1["lays"] == "plaits" }).to include("move" => "braid", "unit" => "plaits",
       "count" => 12)
@@ -72,6 +72,19 @@ RSpec.describe "A covering with everything of its own" do
       expect { load_file(what => slip) }.to raise_error(Lantern::Registry::Unknown,
         /There is no .*“#{slip.delete(":")}”/)
     end
+  end
+
+  it "can be the one that the README shows" do
+    shown = File.read(File.expand_path("../../../README.md", __dir__))[/```ruby\n(.*?)```/m, 1]
+    eval("module Lantern; module Cover; #{shown}; end; end", TOPLEVEL_BINDING, __FILE__, __LINE__) # rubocop:disable Security/Eval
+    worked = work(form: foam(14, 10), materials: [ribbon], layers: [layer("festoon", "tape", swags: 6)])
+    expect(worked["layers"][0]["figures"]).to match("swags" => 6, "length" => be_within(0.01).of(1.2 * 12 * Math::PI))
+    expect(worked["steps"].find { _1["id"] == "one.hang" }["count"]).to eq 6
+    expect(worked["drawing"]["layers"][0]).to include("kind" => "cord", "key" => "swags")
+  ensure
+    Lantern::Plan::Methods.forget(:festoon)
+    Lantern::Place::Unit::ALL.forget(:swags)
+    Lantern::Cover.send(:remove_const, :Festoon)
   end
 
   it "raises when it takes a name that is taken" do

@@ -13,7 +13,7 @@ RSpec.describe Lantern::Place::Lie do
     coils["front"].each { |coil| expect(radii(coil["points"])).to match [be_within(0.01).of(4), be_within(0.01).of(7)] }
     coils["back"].each { |coil| expect(radii(coil["points"])).to match [be_within(0.01).of(7), be_within(0.01).of(4)] }
     angles = coils["front"].map { |coil| Math.atan2(coil["points"][1], coil["points"][0]) }
-    expect(angles.each_cons(2).map { |a, b| (b - a) % (2 * PI) }).to all(be_within(0.01).of(2 * PI / 80))
+    expect(angles.each_cons(2).map { |a, b| (b - a) % (2 * Math::PI) }).to all(be_within(0.01).of(2 * Math::PI / 80))
   end
 
   it "joins the front of a coil to its back, and that to the next coil's front" do
@@ -59,7 +59,7 @@ RSpec.describe Lantern::Place::Lie do
   it "points at the gap with its true width" do
     gap = drawing("door-7-rope-ring")["gaps"][0]
     expect(radii(gap["from"] + gap["to"])).to all(be_within(0.01).of(7))
-    expect(gap["width"]).to be_within(1e-3).of(14 * PI / 80 - 0.3125)
+    expect(gap["width"]).to be_within(1e-3).of(14 * Math::PI / 80 - 0.3125)
     expect(gap["says"]).to eq "gap 1/4 in"
   end
 
