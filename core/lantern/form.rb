@@ -41,8 +41,8 @@ module Lantern
       # An edge that loops nearly all the way is no edge: there can be no such band.
       # @raise [Plan::Refused]
       def check_edges(shape, face, units)
-        return if shape.path.pieces.size > 200
-        shape.path.strands.select { _1.closed? && !_1.bulges? }.product([face / 2, -face / 2]) do |strand, across|
+        shape.path.strands.select(&:closed?).product([face / 2, -face / 2]) do |strand, across|
+          next unless strand.loops?(across)
           edge = Silhouette.edge(strand, across)
           next if edge.cut < LOOPED * (Crossing.around(edge.points) + edge.cut)
           side = across.positive? ? "outside" : "inside"

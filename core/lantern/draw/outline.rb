@@ -16,7 +16,7 @@ module Lantern
           "face" => scale.number(form.face),
           "inside" => line(form.path, -half, scale),
           "outside" => line(form.path, half, scale),
-          "rails" => form.section.rails.map { |x, _| line(form.path, x, scale) },
+          "rails" => form.section.rails.map { |x, _| rail(form, x, scale) },
           "rail_width" => scale.number(form.section.rail_radius * 2),
           "crossbars" => crossbars(form, scale),
           "parts" => form.parts.map { part(_1, scale) }
@@ -38,17 +38,24 @@ module Lantern
         }.compact
       end
 
+      # A rail lies inside the edge, and loops only where the edge does.
+      def rail(form, across, scale)
+        edge = across.negative? ? -form.half_face : form.half_face
+        line(form.path, across, scale, looks: form.path.strands.any? { _1.loops?(edge) })
+      end
+
       # A rib or a stem: the line along it, and how thick it is.
       def part(part, scale) = {"kind" => part.kind.to_s, "line" => line(part.path, 0.0, scale),
                                "width" => (scale.number(part.diameter) if part.diameter)}.compact
 
       # The line beside a path, strand after strand, as SVG path data.
-      def line(path, across, scale) = path.strands.map { strand(_1, across, scale) }.join
+      # @param looks [Boolean] whether it is looked for loops
+      def line(path, across, scale, looks: true) = path.strands.map { strand(_1, across, scale, looks) }.join
 
       # One line beside one strand of a path. At a corner the wide side goes round on an arc, and the
       # tight side ends where its lines meet.
-      def strand(path, across, scale)
-        edge = looped_edge(path, across)
+      def strand(path, across, scale, looks)
+        edge = Form::Silhouette.edge(path, across).points if looks && path.loops?(across)
         return "M#{edge.map { scale.text(*_1) }.join("L")}Z" if edge
         return polygon(path.pieces, across, scale) if path.closed? && path.pieces.none?(Arc)
         parts = path.parallel(across)
@@ -64,13 +71,6 @@ module Lantern
           drawn << (piece.is_a?(Arc) ? arc(piece, from, to, across, scale) : "L#{scale.text(x, y)}")
         end
         path.closed? ? drawn << "Z" : drawn
-      end
-
-      # The points of an edge that would cross itself, its loops cut off.
-      def looped_edge(path, across)
-        return if across.zero? || !path.closed? || path.bulges? || path.pieces.size > 200
-        edge = Form::Silhouette.edge(path, across)
-        edge.points if edge.cut.positive?
       end
 
       # A bend that turns less than this needs no arc of its own, in radians.
@@ -142,7 +142,7 @@ module Lantern
         [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :part, :strand, :looped_edge, :polygon, :start, :corner, :arc, :crossbars, :hull, :bounds
+      private_class_method :part, :strand, :rail, :polygon, :start, :corner, :arc, :crossbars, :hull, :bounds
     end
   end
 end

@@ -45,6 +45,7 @@ module Lantern
 
       def around(points) = (points + [points.first]).each_cons(2).sum { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
 
+      # The same outline without corners that stand on one another.
       def without_repeats(points)
         kept = points.each_cons(2).reject { |a, b| same?(a, b) }.map(&:first) + [points.last]
         (kept.size > 1 && same?(kept.last, kept.first)) ? kept[...-1] : kept
@@ -70,7 +71,7 @@ module Lantern
 
       def side(a, b, p) = (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])
 
-      private_class_method :without_repeats, :same?, :neighbours?, :apart?, :cross?, :side
+      private_class_method :same?, :neighbours?, :apart?, :cross?, :side
     end
   end
 end

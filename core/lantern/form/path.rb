@@ -108,10 +108,23 @@ module Lantern
         @corners ||= joints.map(&:last).reject { _1.abs < 1e-9 }
       end
 
-      # Whether it bends to one side only and has no corners, so that no line beside it can cross itself.
+      # Corners that turn less are as good as none, in radians: where arcs follow a curve.
+      ROUND = 0.01
+
+      # Whether it bends to one side only and has no corners to speak of, so that no line beside it can cross itself.
       def bulges?
         return @bulges unless @bulges.nil?
-        @bulges = corners.empty? && pieces.map { _1.curvature <=> 0 }.minmax.sum.abs == 2
+        @bulges = corners.all? { _1.abs < ROUND } && !pieces.map { _1.curvature <=> 0 }.minmax.eql?([-1, 1])
+      end
+
+      MANY = 64
+      private_constant :MANY
+
+      # Whether the line beside it crosses itself where it bends; looked at with few points, since it seldom does.
+      # Of very many straight sides none does that keeps some of its length.
+      def loops?(across)
+        return false if across.zero? || !closed? || bulges?
+        (@loops ||= {}).fetch(across) { @loops[across] = looping?(across) }
       end
 
       # The point this far along on the line beside the path, as {#parallel} keeps it: at the tight side of a
@@ -160,6 +173,15 @@ module Lantern
       end
 
       private
+
+      def looping?(across)
+        kept = parallel(across)
+        return false if kept.size == pieces.size && kept.size > MANY && pieces.all? { _1.curvature.zero? }
+        points = kept.flat_map { |piece, from, to|
+          (piece.curvature.zero? ? [from, to] : [from, (from + to) / 2]).map { piece.beside(_1, across) }
+        }
+        !Crossing.find(Crossing.without_repeats(points)).nil?
+      end
 
       def locate(distance)
         distance = closed? ? distance % length : distance.clamp(0, length) unless distance.between?(0, length)

@@ -21,7 +21,7 @@ module Lantern
         # @return [Crossing::Unlooped] its points, and how long what was cut off is
         def edge(strand, across)
           points = beside(strand, across)
-          strand.bulges? ? Crossing::Unlooped.new(points:, cut: 0.0) : Crossing.unlooped(points)
+          strand.loops?(across) ? Crossing.unlooped(points) : Crossing::Unlooped.new(points:, cut: 0.0)
         end
 
         private
