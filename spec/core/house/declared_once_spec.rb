@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "tempfile"
+
 # What a newcomer adds: a covering, with a way of lying, a figure, a unit and a move of its own, from one file.
 RSpec.describe "A covering with everything of its own" do
   # As a file of its own would say it. Whatever stands in the braces is changed to see a slip of the pen.
@@ -76,12 +78,16 @@ RSpec.describe "A covering with everything of its own" do
 
   it "can be the one that the README shows" do
     shown = File.read(File.expand_path("../../../README.md", __dir__))[/```ruby\n(.*?)```/m, 1]
-    eval("module Lantern; module Cover; #{shown}; end; end", TOPLEVEL_BINDING, __FILE__, __LINE__) # rubocop:disable Security/Eval
+    file = Tempfile.create(%w[festoon .rb])
+    file.write("module Lantern\nmodule Cover\n#{shown}\nend\nend\n")
+    file.close
+    load file.path
     worked = work(form: foam(14, 10), materials: [ribbon], layers: [layer("festoon", "tape", swags: 6)])
     expect(worked["layers"][0]["figures"]).to match("swags" => 6, "length" => be_within(0.01).of(1.2 * 12 * Math::PI))
     expect(worked["steps"].find { _1["id"] == "one.hang" }["count"]).to eq 6
     expect(worked["drawing"]["layers"][0]).to include("kind" => "cord", "key" => "swags")
   ensure
+    File.delete(file.path)
     Lantern::Plan::Methods.forget(:festoon)
     Lantern::Place::Unit::ALL.forget(:swags)
     Lantern::Cover.send(:remove_const, :Festoon)
