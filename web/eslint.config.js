@@ -12,7 +12,7 @@ export default defineConfig([
   hooks.configs.flat["recommended-latest"],
   {
     rules: {
-      "max-len": ["error", { code: 120, ignoreUrls: true, ignorePattern: '\\bd=["{`]' }],
+      "max-len": ["error", { code: 120, ignoreUrls: true }],
       "max-lines-per-function": ["error", { max: 120, skipBlankLines: true, skipComments: true }],
       "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_" }],
       "no-restricted-syntax": [

@@ -5,8 +5,34 @@ module Lantern
     # What coverings of rope wound round the band share: coils that touch on the crowded edge, what one takes,
     # and the gaps that fan out on the wide one.
     #
-    # A covering that includes it declares `squash` and the test piece, and answers {#turns}.
+    # A covering that includes it says where among its options `closes_up` stands and where among its figures
+    # `coil_figures`, and answers {#turns}.
     module Coiled
+      # What such a covering declares.
+      module Declared
+        private
+
+        # How soft the rope is, and the test piece that takes its place.
+        def closes_up
+          option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up",
+            help: "How wide a coil lies against its own thickness: soft rope closes up, 1 is not at all. A guess: " \
+              "measure ten coils."
+          tested_by "Wind ten coils, measure, and these replace the sum."
+        end
+
+        # What every coil is like, and the gaps between them.
+        def coil_figures
+          figure :turns, :count, "Coils"
+          figure :pitch, :length, "From coil to coil"
+          figure :length_per_turn, :length, "One coil"
+          figure :gap_wide, :length, "Gap at the wide edge"
+          figure :gap_middle, :length, "Gap at the middle"
+          figure :gap_crowded, :length, "Gap at the crowded edge"
+        end
+      end
+
+      def self.included(covering) = covering.extend(Declared)
+
       # Each new rope is glued where the last ended, and both ends are tucked (common practice).
       JOIN = 1
       ENDS = 2

@@ -21,19 +21,11 @@ module Lantern
         help: "Tight inside closes the outside with fillers; even leaves the gaps."
       option :accepted_gap, :length, zero: true, most: 12, label: "Gap you accept outside",
         default_says: "six tenths of the cord's thickness"
-      option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up",
-        help: "How wide a coil lies against its own thickness: soft rope closes up, 1 is not at all. A guess: " \
-          "measure ten coils."
-      tested_by "Wind ten coils, measure, and these replace the sum."
+      closes_up
       option :filler_length, :length, fine: true, most: 120, label: "Length of a filler",
         default_says: "three quarters of the girth and an inch to tuck at each end"
 
-      figure :turns, :count, "Coils"
-      figure :pitch, :length, "From coil to coil"
-      figure :length_per_turn, :length, "One coil"
-      figure :gap_wide, :length, "Gap at the wide edge"
-      figure :gap_middle, :length, "Gap at the middle"
-      figure :gap_crowded, :length, "Gap at the crowded edge"
+      coil_figures
       figure :gap_left, :length, "Gap left, on the average"
       figure :fillers, :count, "Fillers"
       figure :coils_between_fillers, :count, "Coils between fillers"

@@ -16,10 +16,7 @@ module Lantern
 
       spread 0.05 # from memory
 
-      option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up",
-        help: "How wide a coil lies against its own thickness: soft rope closes up, 1 is not at all. A guess: " \
-          "measure ten coils."
-      tested_by "Wind ten coils, measure, and these replace the sum."
+      closes_up
       option :ribbon, :reference, kinds: %i[ribbon], label: "Ribbon laid in"
       # Over four, under two is common practice.
       option :over, :count, default: 4, most: 12, label: "Over"
@@ -27,12 +24,7 @@ module Lantern
       option :take_up, :number, fine: true, default: 0.08, least: 0.0, most: 1.0, label: "Take-up of the ribbon",
         help: "What going over and under costs, as a share. A guess: measure one repeat."
 
-      figure :turns, :count, "Coils"
-      figure :pitch, :length, "From coil to coil"
-      figure :length_per_turn, :length, "One coil"
-      figure :gap_wide, :length, "Gap at the wide edge"
-      figure :gap_middle, :length, "Gap at the middle"
-      figure :gap_crowded, :length, "Gap at the crowded edge"
+      coil_figures
       figure :repeats, :count, "Whole repeats"
       figure :ease_percent, :number, "Each coil eased apart", from: :ease
       figure :ribbon_length, :length, "Ribbon laid in"

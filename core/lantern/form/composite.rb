@@ -101,13 +101,9 @@ module Lantern
       # Where parts cross, or where an end of one lies on another.
       # @return [Array<(Float, Float)>]
       def ties
-        @ties ||= placed.combination(2).flat_map { |one, other|
-          crossings(one, other) + touching(one, other) + touching(other, one)
-        }
-          .reduce([]) { |kept, point|
-          (kept.any? { |x, y| Math.hypot(point[0] - x, point[1] - y) < face }) ? kept :
-                    kept << point
-        }
+        @ties ||= placed.combination(2)
+          .flat_map { |one, other| crossings(one, other) + touching(one, other) + touching(other, one) }
+          .each_with_object([]) { |point, kept| kept << point if kept.none? { near?(_1, point) } }
       end
 
       # Run that is cut away, inches.
@@ -191,6 +187,9 @@ module Lantern
         [one.path.at(0), one.path.at(one.path.length)]
           .select { |x, y| points.any? { |px, py| Math.hypot(px - x, py - y) <= face * NEAR } }
       end
+
+      # Whether one tie holds both.
+      def near?((x, y), (other_x, other_y)) = Math.hypot(other_x - x, other_y - y) < face
 
       def cut_ends = placed.sum(&:cut)
 

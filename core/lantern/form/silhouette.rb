@@ -72,18 +72,13 @@ module Lantern
       # @return [Array<(Float, Float)>]
       def chords(y)
         spans = edges.flat_map do |sides|
-          crossings = sides.filter_map { |(ax, ay), (bx, by)|
-            if (ay <= y) != (by <= y)
-              ax + (y - ay) * (bx - ax) /
-                (by - ay)
-            end
-          }
+          crossings = sides.filter_map { |a, b| a[0] + across(a, b, y) if (a[1] <= y) != (b[1] <= y) }
           crossings.sort.each_slice(2).select { _1.size == 2 }
         end
-        spans.sort.each_with_object([]) { |(from, to), merged|
-          (merged.any? && from <= merged.last[1]) ?
-          merged.last[1] = [merged.last[1], to].max : merged << [from, to]
-        }
+        spans.sort.each_with_object([]) do |(from, to), merged|
+          next merged << [from, to] if merged.empty? || from > merged.last[1]
+          merged.last[1] = [merged.last[1], to].max
+        end
       end
 
       # What lies below a level line.
@@ -92,7 +87,7 @@ module Lantern
         outlines.map { |points|
           sides(points).flat_map { |a, b|
             if (a[1] < level) != (b[1] < level)
-              crossing = [a[0] + (level - a[1]) * (b[0] - a[0]) / (b[1] - a[1]), level]
+              crossing = [a[0] + across(a, b, level), level]
             end
             [(a if a[1] >= level), crossing].compact
           }
@@ -121,6 +116,9 @@ module Lantern
           (0...count).map { |i| [ax + (bx - ax) * i / count, ay + (by - ay) * i / count] }
         end.sort_by(&:last)
       end
+
+      # How far to the right of `a` its side to `b` meets a level line.
+      def across(a, b, level) = (level - a[1]) * (b[0] - a[0]) / (b[1] - a[1])
 
       def edges = @edges ||= outlines.map { sides(_1) }
 

@@ -10,6 +10,7 @@ export function CutThrough({ drawing, girth, face }: { drawing: Drawing; girth: 
   const [inner, outer] = [Math.min(...edges), Math.max(...edges)]
   const points = (numbers: number[]) => numbers.reduce((text, number, i) => text + number + (i % 2 ? " " : ","), "")
   const low = bottom + letter * 2.4
+  const slash = (x: number) => `M${x - letter * 0.3} ${low + letter * 0.3} l${letter * 0.6} ${-letter * 0.6}`
   return (
     <svg
       viewBox={`${left - width * 0.2} ${top - letter * 4} ${width * 1.4} ${bottom - top + letter * 9}`}
@@ -42,7 +43,7 @@ export function CutThrough({ drawing, girth, face }: { drawing: Drawing; girth: 
           outside
         </text>
         <path
-          d={`M${inner} ${low} H${outer} M${inner - letter * 0.3} ${low + letter * 0.3} l${letter * 0.6} ${-letter * 0.6} M${outer - letter * 0.3} ${low + letter * 0.3} l${letter * 0.6} ${-letter * 0.6}`}
+          d={`M${inner} ${low} H${outer} ${slash(inner)} ${slash(outer)}`}
           stroke="var(--color-base-content)"
           strokeWidth={letter * 0.09}
         />

@@ -86,6 +86,22 @@ const slash = (x: number, y: number, letter: number) => (
   />
 )
 
+/** What a dimension line says, in the gap in its middle. */
+function Size({ x, y, letter, children }: { x: number; y: number; letter: number; children: ReactNode }) {
+  return (
+    <text
+      x={x}
+      y={y + letter * 0.35}
+      textAnchor="middle"
+      stroke="none"
+      fill="var(--color-base-content)"
+      fontWeight={700}
+    >
+      {children}
+    </text>
+  )
+}
+
 /** A dimension line lying under the form, or within its opening. */
 function Level({
   y,
@@ -113,16 +129,9 @@ function Level({
             strokeWidth={letter * 0.04}
           />
         ))}
-      <text
-        x={middle}
-        y={y + letter * 0.35}
-        textAnchor="middle"
-        stroke="none"
-        fill="var(--color-base-content)"
-        fontWeight={700}
-      >
+      <Size x={middle} y={y} letter={letter}>
         {said}
-      </text>
+      </Size>
     </g>
   )
 }
@@ -135,16 +144,9 @@ function Upright({ x, from, to, letter, mark, said }: Drawn & { x: number; from:
       <path d={`M${x} ${from} V${middle - letter * 0.9} M${x} ${middle + letter * 0.9} V${to}`} />
       {slash(x, from, letter)}
       {slash(x, to, letter)}
-      <text
-        x={x}
-        y={middle + letter * 0.35}
-        textAnchor="middle"
-        stroke="none"
-        fill="var(--color-base-content)"
-        fontWeight={700}
-      >
+      <Size x={x} y={middle} letter={letter}>
         {said}
-      </text>
+      </Size>
     </g>
   )
 }

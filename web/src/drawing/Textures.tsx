@@ -11,16 +11,14 @@ export const textureOf = (material: Material | undefined) =>
 /** The marks of a texture on a strip `width` wide: twist of rope, weave, stripe, check, dot, lace, net. */
 export function Texture({ id, texture, width }: { id: string; texture: string; width: number }) {
   const ink = { stroke: "var(--ink)", strokeOpacity: 0.42, strokeWidth: width * 0.06, fill: "none" }
+  const eighth = width / 8
+  const zigzag = [
+    `M0 ${eighth} L${eighth} 0 L${2 * eighth} ${eighth}`,
+    `M0 ${2 * eighth} L${eighth} ${eighth} L${2 * eighth} ${2 * eighth}`,
+  ]
   const marks: Record<string, [number, React.ReactNode]> = {
     twist: [width * 0.62, <path d={`M0 ${width} L${width * 0.62} 0`} {...ink} strokeWidth={width * 0.1} />],
-    herringbone: [
-      width / 4,
-      <path
-        d={`M0 ${width / 8} L${width / 8} 0 L${width / 4} ${width / 8} M0 ${width / 4} L${width / 8} ${width / 8} L${width / 4} ${width / 4}`}
-        {...ink}
-        strokeWidth={width * 0.025}
-      />,
-    ],
+    herringbone: [width / 4, <path d={zigzag.join(" ")} {...ink} strokeWidth={width * 0.025} />],
     weave: [width / 5, <path d={`M0 ${width / 10} H${width / 5} M${width / 10} 0 V${width / 5}`} {...ink} />],
     check: [
       width / 2,

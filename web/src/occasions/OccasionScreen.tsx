@@ -6,6 +6,7 @@ import { askAgain } from "../keep/keys"
 import { useWorkedOccasion } from "../keep/queries"
 import { Conflict } from "../pieces/Conflict"
 import { OpenChoice } from "../pieces/OpenChoice"
+import { Fetching } from "../pieces/Fetching"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { savingSays } from "../pieces/savingSays"
@@ -39,7 +40,7 @@ export function OccasionScreen() {
 function OneOccasion({ id }: { id: number }) {
   const occasion = useOccasion(id)
   if (occasion.missing) return <Missing />
-  if (!occasion.said) return <Fetching />
+  if (!occasion.said) return <Fetching what="Occasion" />
   return <Open id={id} occasion={occasion} said={occasion.said} />
 }
 
@@ -196,16 +197,6 @@ function Missing() {
             All occasions
           </Link>
         </p>
-      </main>
-    </Page>
-  )
-}
-
-function Fetching() {
-  return (
-    <Page title="Occasion" units="in" onUnits={() => {}}>
-      <main className="p-6" aria-busy="true">
-        <h1 className="text-quiet">Fetching the occasion…</h1>
       </main>
     </Page>
   )

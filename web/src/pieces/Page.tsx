@@ -19,7 +19,7 @@ const places = [
 ]
 
 const looks: { value: Theme; says: string }[] = [
-  { value: "auto", says: "As this machine" },
+  { value: "auto", says: "Look: automatic" },
   { value: "lantern", says: "Day" },
   { value: "dusk", says: "Evening" },
 ]

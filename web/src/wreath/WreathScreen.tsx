@@ -13,6 +13,7 @@ import {
 } from "../keep/client"
 import { useDeclarations, useWork } from "../keep/queries"
 import { Conflict } from "../pieces/Conflict"
+import { Fetching } from "../pieces/Fetching"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { BuyStage } from "./BuyStage"
@@ -51,7 +52,7 @@ function OneWreath({ id, stage }: { id: number; stage: string }) {
   const declarations = useDeclarations().data
   useUndoKey(wreath.undo)
   if (wreath.missing) return <Missing />
-  if (!wreath.plan || !declarations) return <Fetching />
+  if (!wreath.plan || !declarations) return <Fetching what="Wreath" />
   return <Open id={id} stage={stage} wreath={wreath} plan={wreath.plan} declarations={declarations} />
 }
 
@@ -181,16 +182,6 @@ function Missing() {
             All wreaths
           </Link>
         </p>
-      </main>
-    </Page>
-  )
-}
-
-function Fetching() {
-  return (
-    <Page title="Wreath" units="in" onUnits={() => {}}>
-      <main className="p-6" aria-busy="true">
-        <h1 className="text-quiet">Fetching the wreath…</h1>
       </main>
     </Page>
   )
