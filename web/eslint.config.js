@@ -23,4 +23,6 @@ export default defineConfig([
       ],
     },
   },
+  // A list of examples is as long as it is.
+  { files: ["**/*.test.ts"], rules: { "max-lines-per-function": "off" } },
 ])

@@ -56,6 +56,29 @@ describe("a keeper", () => {
     expect(there.sent.at(-1)).toBe("abc")
   })
 
+  it("knows its own change again when only the answer to it was lost", async () => {
+    const there = server({ kind: "away" }, { kind: "conflict", theirs: "a" })
+    const outcomes: string[] = []
+    const holds = (theirs: string, change: string) => theirs === change
+    const keeper = new Keeper({ ...there.ways, holds, onOutcome: ({ kind }) => outcomes.push(kind) })
+    keeper.change("a")
+    await vi.advanceTimersByTimeAsync(600)
+    keeper.change("ab")
+    await vi.advanceTimersByTimeAsync(600)
+    expect(there.sent).toEqual(["a", "ab", "ab"])
+    expect(outcomes).toEqual(["away", "kept", "kept"])
+    expect(there.said.at(-1)).toBe("saved")
+  })
+
+  it("takes nobody else's change for its own", async () => {
+    const there = server({ kind: "away" }, { kind: "conflict", theirs: "b" })
+    const keeper = new Keeper({ ...there.ways, holds: (theirs: string, change: string) => theirs === change })
+    keeper.change("a")
+    await vi.advanceTimersByTimeAsync(6000)
+    expect(there.said.at(-1)).toBe("conflict")
+    expect(there.sent).toEqual(["a", "a"])
+  })
+
   it("has one request under way at a time, and then sends what was changed meanwhile", async () => {
     const there = server("hangs")
     const keeper = new Keeper(there.ways)

@@ -17,6 +17,8 @@ export interface Ways<Change, Answer> {
   sendLast: (change: Change, underWay: boolean) => void
   /** Two changes, one after the other, as one. A document's later state replaces the earlier one. */
   join?: (before: Change, after: Change) => Change
+  /** Whether what is there is this very change: it arrived, and only its answer was lost. */
+  holds?: (theirs: Answer, change: Change) => boolean
   /** Called with every answer to what was sent, whatever it is. */
   onOutcome?: (outcome: Outcome<Answer>, sent: Change) => void
   onSaving?: (saving: Saving) => void
@@ -37,6 +39,8 @@ const RETRY = 4000
 export class Keeper<Change, Answer> {
   /** What is still to be sent, joined into one; none or one. */
   private waiting: Change[] = []
+  /** What was sent and never answered; it may have arrived. */
+  private unanswered: Change[] = []
   private underWay = false
   private held = false
   private timer: ReturnType<typeof setTimeout> | undefined
@@ -86,14 +90,25 @@ export class Keeper<Change, Answer> {
     this.waiting = []
     this.underWay = true
     this.say("saving")
-    const outcome = await ways.send(sent).catch((): Outcome<Answer> => ({ kind: "away" }))
+    const answer = await ways.send(sent).catch((): Outcome<Answer> => ({ kind: "away" }))
     this.underWay = false
+    const outcome = this.ownAfterAll(ways, answer, sent)
     this.settle(outcome, sent)
     this.ways?.onOutcome?.(outcome, sent)
     return outcome.kind === "kept" || outcome.kind === "refused"
   }
 
+  /** Whoever was first may have been this very screen, a moment ago: then there is no conflict. */
+  private ownAfterAll(ways: Ways<Change, Answer>, outcome: Outcome<Answer>, sent: Change): Outcome<Answer> {
+    if (outcome.kind !== "conflict") return outcome
+    const own = this.unanswered.find((change) => ways.holds?.(outcome.theirs, change))
+    if (own === undefined) return outcome
+    if (own !== sent) this.wait([sent, ...this.waiting])
+    return { kind: "kept", answer: outcome.theirs }
+  }
+
   private settle(outcome: Outcome<Answer>, sent: Change) {
+    this.unanswered = outcome.kind === "away" ? [...this.unanswered, sent] : []
     if (outcome.kind === "kept") return this.say(this.waiting.length > 0 ? "waiting" : "saved")
     if (outcome.kind === "refused") return this.say("refused")
     this.wait([sent, ...this.waiting])

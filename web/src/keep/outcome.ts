@@ -15,6 +15,9 @@ export async function outcomeOf<Row>(call: Promise<Answered<Row>>): Promise<Outc
   return { kind: "away" }
 }
 
+/** Whether two documents say the same. */
+export const alike = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other)
+
 const isConflict = <Row>(error: unknown): error is { current: Row } =>
   typeof error === "object" && error !== null && "current" in error
 
@@ -25,5 +28,5 @@ export function sendLast(method: "PUT" | "POST", path: string, body: unknown) {
     keepalive: true,
     headers: { "content-type": "application/json" },
     body: JSON.stringify(body),
-  })
+  }).catch(() => undefined)
 }

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useCallback, useEffect, useRef, useState } from "react"
 import { answered, api, problemsOf, type CutBar, type Occasion, type Problem, type Units } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
-import { outcomeOf, sendLast } from "../keep/outcome"
+import { alike, outcomeOf, sendLast } from "../keep/outcome"
 import { useKeeper } from "../keep/useKeeper"
 
 export type OccasionSaid = { name: string; units: Units; occasion: Occasion["occasion"] }
@@ -35,6 +35,7 @@ export function useOccasion(id: number) {
     send: (next) => outcomeOf(api.PUT("/occasions/{id}", { ...path, body: body(next, version.current) })),
     sendLast: (next, underWay) =>
       sendLast("PUT", `/api/occasions/${id}`, body(next, version.current + (underWay ? 1 : 0))),
+    holds: (theirs, sent) => alike(theirs.occasion, sent.occasion) && theirs.name === body(sent, 0).name,
     onOutcome: (outcome) => {
       setProblems(outcome.kind === "refused" ? problemsOf(outcome.error) : [])
       if (outcome.kind === "conflict") return setTheirs(outcome.theirs)

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useCallback, useEffect, useRef, useState } from "react"
 import { answered, api, problemsOf, type CutBar, type Plan, type Wreath } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
-import { outcomeOf, sendLast } from "../keep/outcome"
+import { alike, outcomeOf, sendLast } from "../keep/outcome"
 import { useKeeper } from "../keep/useKeeper"
 
 const MOST_STEPS = 100
@@ -36,6 +36,7 @@ export function useWreath(id: number) {
     send: (next) => outcomeOf(api.PUT("/wreaths/{id}", { ...path, body: { version: version.current, plan: next } })),
     sendLast: (next, underWay) =>
       sendLast("PUT", `/api/wreaths/${id}`, { version: version.current + (underWay ? 1 : 0), plan: next }),
+    holds: (theirs, sent) => alike(theirs.plan, sent),
     onOutcome: (outcome) => {
       if (outcome.kind === "conflict") return setTheirs(outcome.theirs)
       if (outcome.kind !== "kept") return
