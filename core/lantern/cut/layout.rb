@@ -12,6 +12,23 @@ module Lantern
         def area = width * length
 
         def any? = width.positive? && length.positive?
+
+        # One room of two that share a whole side.
+        # @return [Room, nil] nil when they do not
+        def with_neighbour(other)
+          if x == other.x && width == other.width && y + length == other.y
+            with(length: length + other.length)
+          elsif y == other.y && length == other.length && x + width == other.x
+            with(width: width + other.width)
+          end
+        end
+
+        # Rooms side by side as one: nothing was cut between them.
+        # @param rooms [Array<Room>]
+        def self.joined(rooms)
+          one, other = rooms.permutation(2).find { |first, second| first.with_neighbour(second) }
+          one ? joined(rooms - [one, other] + [one.with_neighbour(other)]) : rooms
+        end
       end
 
       # So many strips side by side and row after row. `turned` when they run across the cloth, `bias`

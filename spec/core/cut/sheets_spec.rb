@@ -17,6 +17,16 @@ RSpec.describe Lantern::Cut::Sheets do
       .to eq(0 => 2)
   end
 
+  # Five rows of 1 in by 12 1/8 in across 21 in leave one piece of 5 in by 8 7/8 in, not five of 1 in.
+  it "leaves in one piece what is not cut apart" do
+    layout = Lantern::Cut::Layout::Room
+    rows = Array.new(5) { |i| layout.new(x: 12.125r, y: i.to_r, width: 8.875r, length: 1r) }
+    apart = layout.new(x: 0r, y: 7r, width: 12.125r, length: 1r)
+    whole = layout.new(x: 12.125r, y: 0r, width: 8.875r, length: 5r)
+    expect(layout.joined([*rows.reverse, apart])).to contain_exactly(whole, apart)
+    expect(layout.joined([apart, rows[0]])).to contain_exactly(apart, rows[0])
+  end
+
   it "turns the strips whichever way gives more" do
     sheet = [{"width" => 18, "length" => 21, "price" => "1.00"}]
     # Along: 18 strips of one 12 in length; across: 21 rows of one. Twenty-one is more.
