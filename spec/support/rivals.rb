@@ -37,6 +37,9 @@ module Rivals
       col_upper: [pieces.values.sum.to_f] * patterns.size, col_kind: [:integer] * patterns.size)
     answer = problem.solve(message_level: 0)
     answer[:obj_val].round if answer[:status] == :optimal
+  ensure
+    # Given back at once: GLPK lets only the thread that made it do so, and the collector runs on any.
+    problem&.free
   end
 
   # Every way to fill a length so that nothing more fits.
