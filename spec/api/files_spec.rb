@@ -53,6 +53,18 @@ RSpec.describe "Files in and out", :api, :store do
     expect(fillers).to eq 13
   end
 
+  it "says lengths of cloth as the maker's tape does, to a mark, on both sheets" do
+    wreath = ask(:post, "/wreaths", {plan: example_plan("door-11-knotted-check")})
+    rows = CSV.parse(fetch("/wreaths/#{wreath["id"]}/cut-sheet.csv").body, headers: true)
+    sheets = rows.select { _1["material"] == "Check cotton" }
+    expect(sheets.map { _1.values_at("width", "length", "cut_width", "cut_length") })
+      .to include(%w[18 21 1 12.125], %w[44 36 1 12.125])
+    printed = PDF::Reader.new(StringIO.new(fetch("/wreaths/#{wreath["id"]}/cut-sheet.pdf").body)).pages.map(&:text).join
+    expect(printed).not_to match(/\d\.\d{3}/)
+    expect(printed).to include "Check cotton"
+    expect(printed).not_to match(/\b1 (strips|rings)\b/)
+  end
+
   it "defuses what a spreadsheet would take for a formula, and takes it in again as it was" do
     ask(:post, "/materials",
       {units: "in", material: rope(name: "=HYPERLINK(\"http://evil\")", notes: "@cmd", on_hand: [44])})

@@ -15,6 +15,24 @@ RSpec.describe "What is kept", :api, :store do
     expect(ask(:get, "/wreaths")["wreaths"].map { _1["id"] }).to eq [wreath["id"]]
   end
 
+  it "asks the database as often for many wreaths as for one" do
+    asked = lambda do
+      said = []
+      log = Logger.new(IO::NULL)
+      log.define_singleton_method(:add) { |_, message = nil, text = nil| said << (message || text) }
+      RealStore.database.loggers << log
+      ask(:get, "/wreaths")
+      said.size
+    ensure
+      RealStore.database.loggers.clear
+    end
+    kept
+    one = asked.call
+    expect(one).to be > 0
+    5.times { kept }
+    expect(asked.call).to eq one
+  end
+
   it "keeps a plan that cannot be worked yet, so that nothing is lost" do
     half = document.merge("form" => {"base" => "wire", "shape" => "ring", "outside" => "fourt"})
     expect(kept(half)["plan"]["form"]["outside"]).to eq "fourt"
