@@ -87,8 +87,14 @@ module Lantern
     # @return [Array<Place::Step>] for the bench, in order
     def steps = []
 
+    # @return [Array<Place::Step>] what {#steps} said, worked once
+    def course = @course ||= steps.freeze
+
+    # @return [Array<Plan::Finding>] what {#findings} said, worked once
+    def found = @found ||= findings.freeze
+
     # @return [Float] time at the bench: that of its steps
-    def minutes = steps.sum(&:minutes)
+    def minutes = course.sum(&:minutes)
 
     # @return [Float] inches of glue, bead by bead (from memory: a tack is half an inch)
     def glue = 0.0

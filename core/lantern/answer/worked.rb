@@ -41,7 +41,7 @@ module Lantern
           "stage" => layer.class.stage.key.to_s, "materials" => layer.materials.map(&:id),
           "settings" => settings(layer), "figures" => figures(layer),
           "needs" => layer.required.map { _1.to_h(@plan.units) }, "minutes" => layer.minutes.round(1),
-          "findings" => layer.findings.map(&:to_h), "working" => [*layer.working, *learned(layer)].map(&:to_h)
+          "findings" => layer.found.map(&:to_h), "working" => [*layer.working, *learned(layer)].map(&:to_h)
         }
       end
 
@@ -87,7 +87,7 @@ module Lantern
 
       def layers_settled?(key)
         own = @work.layers.select { _1.class.stage.key == key }
-        own.any? && own.flat_map(&:findings).none? { %i[stop warn].include?(_1.level) }
+        own.any? && own.flat_map(&:found).none? { %i[stop warn].include?(_1.level) }
       end
     end
   end

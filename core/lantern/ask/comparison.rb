@@ -73,7 +73,7 @@ module Lantern
           "minutes" => work.course.minutes.round,
           "chance_enough" => used.map(&:chance_enough).reduce(1.0, :*).round(3),
           "enough_on_hand" => work.enough? && used.all? { _1.cutting.bought.empty? }, "short" => !work.enough?,
-          "warnings" => work.layers.first.findings.reject { _1.level == :note }.map(&:says),
+          "warnings" => work.layers.first.found.reject { _1.level == :note }.map(&:says),
           "drawing" => small(work.drawing)
         }
       end

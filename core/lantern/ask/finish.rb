@@ -81,7 +81,7 @@ module Lantern
 
       # How much of what is counted off was counted, for the layers that a material is in.
       def done(material, counts)
-        steps = @layers.select { |layer| total_of(layer.required, material).positive? }.flat_map(&:steps)
+        steps = @layers.select { |layer| total_of(layer.required, material).positive? }.flat_map(&:course)
           .select { |step| step.count && counts.fetch(step.id, 0).positive? }
         steps.empty? ? 1.0 : steps.sum { counts[_1.id] }.fdiv(steps.sum(&:count))
       end

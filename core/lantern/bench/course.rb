@@ -75,7 +75,7 @@ module Lantern
         hanging, back = last.partition(&:hangs?)
         order = Stage::ALL.keys
         ordered = between.sort_by.with_index { |layer, i| [order.index(layer.class.stage.key), i] }
-        (first + ordered + hanging + back).flat_map { |layer| layer.steps.map { with_lengths(_1, layer) } }
+        (first + ordered + hanging + back).flat_map { |layer| layer.course.map { with_lengths(_1, layer) } }
       end
 
       # After how many turns each length of what is wound comes to its end, where one wreath is cut from

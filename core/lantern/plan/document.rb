@@ -41,7 +41,7 @@ module Lantern
 
         # @return [Array<Field>] what a plan document is made of
         def fields
-          [
+          @fields ||= [
             Field::Constant.new(:format, value: FORMAT, label: "The format"),
             Field::Constant.new(:version, value: VERSION, label: "The version"),
             Field::Text.new(:name, default: "Untitled wreath", label: "Name"),
