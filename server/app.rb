@@ -4,7 +4,9 @@ require "committee"
 require "json"
 require "sinatra/base"
 require_relative "../core/lantern"
+require_relative "answers"
 require_relative "json_body"
+require_relative "manners"
 require_relative "store"
 
 module Server
@@ -23,24 +25,26 @@ module Server
       def says = "The request is not as it should be: #{message.sub(/#\/\S+ ?/, "").strip}."
     end
 
+    # What a request's own name looks like.
+    NAME = /\A[A-Za-z0-9_-]{8,80}\z/
+
     configure do
       set :environment, :production
       set :show_exceptions, false
       set :raise_errors, false
+      # What goes wrong here is written to the log once, below; a refusal is no error.
+      set :dump_errors, false
       set :logging, false
       set :public_folder, File.join(ROOT, "web/dist")
       set :static_cache_control, [:public, max_age: 3600]
-      set :host_authorization, permitted_hosts: %w[localhost 127.0.0.1 ::1]
+      set :host_authorization, permitted_hosts: %w[localhost 127.0.0.1 ::1 [::1]]
       set :store, nil
+      # What whoever looks after the database last saw of it.
+      set :database_there, true
+      set :answers, Answers.new
       use JsonBody
       use Committee::Middleware::RequestValidation, schema_path: CONTRACT, prefix: "/api", error_class: Breach,
         strict_reference_validation: true, parse_response_by_content_type: false
-    end
-
-    before do
-      headers "content-security-policy" => "default-src 'self'; img-src 'self' data:; style-src 'self' " \
-        "'unsafe-inline'; font-src 'self' data:; frame-ancestors 'none'",
-        "x-content-type-options" => "nosniff", "referrer-policy" => "no-referrer"
     end
 
     before("/api/*") { content_type :json }
@@ -51,6 +55,16 @@ module Server
       delete(path) do
         instance_exec(&shelf).delete(id, params["version"].to_i)
         JSON.generate("ok" => true)
+      end
+    end
+
+    # A route that changes something: a request that brings a name of its own happens once, however often it is sent.
+    # @yieldreturn [Object] ready for JSON
+    def self.changes(path, code: 200, &block)
+      post(path) do
+        code, body = once(code) { JSON.generate(instance_exec(&block)) }
+        status code
+        body
       end
     end
 
@@ -98,9 +112,27 @@ module Server
         [problem("", "The database does not answer. What is on this screen is kept; try again in a moment.")]
     }
 
+    error(Aside::Busy) {
+      answer 503, [problem("", "So much is being worked out just now that this would have to wait too long. Nothing " \
+        "was lost; ask again in a moment.")]
+    }
+
+    # Nobody is there to read it.
+    error(Aside::Gone) { halt 408 }
+
     not_found {
       request.path.start_with?("/api/") ? answer(404, [problem("", "There is nothing at this address.")]) :
       ""
+    }
+
+    error(Store::Waiting) {
+      answer 503, [problem("", "The same is being changed from elsewhere, and that takes long. Nothing was changed; " \
+        "try again in a moment.")]
+    }
+
+    error(Store::Full) {
+      answer 507, [problem("", "The disk is full: nothing can be saved until there is room on it. What is on this " \
+        "screen is kept, and everything saved before can still be read.")]
     }
 
     error do |error|
@@ -119,6 +151,9 @@ module Server
 
     def sent = env["lantern.json"]
 
+    # Asks the core, within its time and for as long as the asker is there.
+    def asked(errand, *given) = settings.answers.call(errand, *given, asker: env["puma.socket"])
+
     # A plan with everything in the stash added to its materials.
     def with_stash(plan)
       own = Array(plan["materials"])
@@ -136,14 +171,24 @@ module Server
       raise Lantern::Plan::Refused.at("budget", "A sum of money is a decimal such as 12.50.")
     end
 
-    # What the block answers, or the problems that it is refused with, as an answer either way.
+    # What the block answers in JSON, or the problems that it is refused with, as an answer either way.
     def tried
-      {"worked" => yield, "problems" => []}
+      %({"worked":#{yield},"problems":[]})
     rescue Lantern::Plan::Refused => refused
-      refused.to_h
+      JSON.generate(refused.to_h)
     end
 
     def id = params["id"].to_i
+
+    # @return [(Integer, String)] a status and a body
+    def once(code)
+      name = request.env["HTTP_IDEMPOTENCY_KEY"].to_s
+      return [code, yield] if name.empty?
+      unless name.match?(NAME)
+        raise Lantern::Plan::Refused.at("", "An Idempotency-Key is 8 to 80 letters, digits and hyphens.")
+      end
+      store.once_for(name, request.path_info) { [code, yield] }
+    end
 
     def problem(at, says) = {"at" => at, "says" => says}
 

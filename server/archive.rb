@@ -1,45 +1,70 @@
 # frozen_string_literal: true
 
 require "base64"
+require "digest"
 require "json"
 require "sequel"
 require_relative "../core/lantern"
 
 module Server
-  # Everything that is kept, as one JSON document, and back: row for row, so that what is restored is
-  # what was there.
+  # Everything that is kept, as one file, and back: row for row, so that what is restored is what was there.
+  #
+  # The file is JSON Lines: a first line that says what it is and how many rows each table has, a line for every row,
+  # and a last line with a checksum of all before it. It is written and read line by line, however many photos it
+  # holds, and looked at whole before anything is touched. Files of the first version, one JSON document each, are
+  # still read.
   class Archive
     FORMAT = "crisp-lantern/archive"
-    VERSION = 1
+    VERSION = 2
     # In the order in which they may name each other.
     TABLES = %i[settings materials actions occasions occasion_ticks wreaths entries ticks forms makes
       bench_events].freeze
-    BYTES = :bytes
+    # What follows from those, or lives for a day.
+    DERIVED = %i[lots requests].freeze
+    BYTES = "bytes"
+    # Bytes of a statement, roughly; and rows.
+    MOST_AT_ONCE = 1_000_000
+    MOST_ROWS = 500
+    # No line is longer: a photo, its name and a note.
+    MOST_LINE = 24_000_000
+    # Files of the first version are read whole.
+    MOST_OLD = 30_000_000
 
     # @param database [Sequel::Database]
-    def initialize(database)
-      @database = database
+    # @param ledger [Ledger]
+    def initialize(database, ledger)
+      @database, @ledger = database, ledger
     end
 
-    # @return [Hash] ready for JSON
-    def write
+    # Writes everything as it is at this moment.
+    # @yieldparam line [String]
+    # @param now [Time]
+    def each_line(now = Time.now)
+      digest = Digest::SHA256.new
+      say = ->(line) { JSON.generate(line).concat("\n").then { yield(_1.tap { |text| digest << text }) } }
       @database.transaction(isolation: :repeatable) do
-        {"format" => FORMAT, "version" => VERSION, "tables" => TABLES.to_h { |table| [table.to_s, rows(table)] }}
+        # A database of an earlier version has fewer.
+        tables = TABLES & @database.tables
+        counts = tables.to_h { [_1.to_s, @database[_1].count] }
+        say.call("format" => FORMAT, "version" => VERSION, "made_at" => now.utc.strftime("%Y-%m-%dT%H:%M:%SZ"),
+          "tables" => counts)
+        tables.each { |table| rows(table) { |row| say.call("table" => table.to_s, "row" => row) } }
       end
+      yield JSON.generate("end" => true, "sha256" => digest.hexdigest).concat("\n")
     end
+
+    # Looks at an archive whole, and touches nothing.
+    # @raise [Lantern::Plan::Refused] when it is no such archive, or not whole
+    def check(io) = reader(io).check
 
     # Puts everything back as it was; what is there now is gone. All or nothing.
-    # @param document [Hash]
+    # @param io [IO] a file that can be read twice
     # @return [Hash] how many rows of each table
-    # @raise [Lantern::Plan::Refused] when it is no such archive
-    def restore(document)
-      check(document)
-      tables = TABLES.to_h { |table| [table, document["tables"].fetch(table.to_s, []).map { |row| read(table, row) }] }
-      @database.transaction do
-        TABLES.reverse_each { |table| empty(table) }
-        tables.each { |table, rows| rows.each_slice(500) { |some| @database[table].multi_insert(some) } }
-      end
-      tables.to_h { |table, rows| [table.to_s, rows.size] }
+    # @raise [Lantern::Plan::Refused] when it is no such archive, or not whole
+    def restore(io)
+      reader = reader(io)
+      reader.check
+      fill(reader)
     rescue Sequel::ConstraintViolation, Sequel::DatabaseError => error
       raise if error.is_a?(Sequel::DatabaseDisconnectError) || error.is_a?(Sequel::DatabaseConnectionError)
       refuse("tables", "This archive contradicts itself: " \
@@ -48,16 +73,55 @@ module Server
 
     private
 
+    def reader(io)
+      io.rewind
+      first = io.gets("\n", 200).to_s
+      first.include?('"version":2') ? Reading.new(io, @database) : Reading::First.new(io, @database)
+    end
+
+    def fill(reader)
+      counts = {}
+      @database.whole do
+        # A try that finds others at work is tried again.
+        counts.replace(TABLES.to_h { [_1.to_s, 0] })
+        (DERIVED + TABLES.reverse).each { |table| empty(table) }
+        batches(reader) do |table, rows|
+          @database[table].multi_insert(rows)
+          counts[table.to_s] += rows.size
+        end
+        @ledger.count_anew
+      end
+      counts
+    end
+
+    # Rows of one table together, as many as a statement holds.
+    def batches(reader)
+      table, rows, bytes = nil, [], 0
+      reader.each do |next_table, row, size|
+        if next_table != table || rows.size >= MOST_ROWS || bytes + size > MOST_AT_ONCE
+          yield table, rows if rows.any?
+          table, rows, bytes = next_table, [], 0
+        end
+        rows << row
+        bytes += size
+      end
+      yield table, rows if rows.any?
+    end
+
     def rows(table)
-      order = @database.schema(table).select { |_, column| column[:primary_key] }.map(&:first)
-      @database[table].order(*order).map { |row| row.to_h { |column, value| [column.to_s, said(value)] } }
+      keys = @database.schema(table, reload: true).select { |_, column| column[:primary_key] }.map(&:first)
+      # Photo by photo: the numbers first, and then row after row.
+      @database[table].order(*keys).select_map(keys).each_slice((table == :makes) ? 1 : 1_000) do |some|
+        @database[table].where(keys => some.map { Array(_1) }).order(*keys)
+          .each { |row| yield row.to_h { |column, value| [column.to_s, said(value)] } }
+      end
     end
 
     def said(value)
       case value
       when Time then value.utc.strftime("%Y-%m-%d %H:%M:%S")
-      when Sequel::SQL::Blob then {BYTES.to_s => Base64.strict_encode64(value)}
-      when String then (value.encoding == Encoding::BINARY) ? {BYTES.to_s => Base64.strict_encode64(value)} : value
+      when Sequel::SQL::Blob then {BYTES => Base64.strict_encode64(value)}
+      when String then (value.encoding == Encoding::BINARY) ? {BYTES => Base64.strict_encode64(value)} : value
       else value
       end
     end
@@ -67,46 +131,8 @@ module Server
       (table == :actions) ? @database[table].order(Sequel.desc(:id)).delete : @database[table].delete
     end
 
-    def check(document)
-      unless document.is_a?(Hash) && document["format"] == FORMAT
-        refuse("", "This is no archive of Crisp Lantern: its format is missing.")
-      end
-      unless document["version"] == VERSION
-        refuse("version",
-          "This archive is of another version, #{document["version"]}; this application reads #{VERSION}.")
-      end
-      refuse("tables", "The archive has no tables.") unless document["tables"].is_a?(Hash)
-      unknown = document["tables"].keys - TABLES.map(&:to_s)
-      refuse("tables", "The archive has a table that is not known here: “#{unknown.first[0, 40]}”.") if unknown.any?
-      document["tables"]
-        .each { |table, rows| refuse("tables.#{table}", "“#{table}” is not a list of rows.") unless rows.is_a?(Array) }
-      Array(document["tables"]["materials"]).each { |row| check_material(row) if row.is_a?(Hash) }
-    end
-
-    # A material that cannot be read would stand in the way of the whole stash.
-    def check_material(row)
-      Lantern::Plan::Material.check(JSON.parse(row["document"].to_s), units: row["units"].to_s)
-    rescue Lantern::Plan::Refused => refused
-      refuse("tables.materials",
-        "The material “#{row["name"].to_s[0, 40]}” cannot be read: #{refused.problems.first.says}")
-    rescue JSON::ParserError
-      refuse("tables.materials", "The material “#{row["name"].to_s[0, 40]}” cannot be read: its document is not JSON.")
-    end
-
-    def read(table, row)
-      refuse("tables.#{table}", "A row of “#{table}” is not an object.") unless row.is_a?(Hash)
-      known = columns(table)
-      row.to_h do |name, value|
-        column = known[name] or
-          refuse("tables.#{table}", "A row of “#{table}” has a column that is not known here: “#{name[0, 40]}”.")
-        [column, value.is_a?(Hash) ? Sequel.blob(Base64.strict_decode64(value[BYTES.to_s].to_s)) : value]
-      end
-    rescue ArgumentError
-      refuse("tables.#{table}", "A row of “#{table}” holds bytes that cannot be read.")
-    end
-
-    def columns(table) = (@columns ||= {})[table] ||= @database[table].columns.to_h { [_1.to_s, _1] }
-
     def refuse(at, says) = raise(Lantern::Plan::Refused.at(at, says))
   end
 end
+
+require_relative "archive/reading"

@@ -7,27 +7,29 @@ module Server
   # much of it.
   class JsonBody
     MOST_BYTES = 1_000_000
-    # A stash of a hundred thousand lines, or everything there is.
-    MOST_IN_A_FILE = 30_000_000
-    # A wreath finished, its photo with it.
-    MOST_WITH_PHOTO = 9_000_000
+    # A stash of fifty thousand lines; a wreath finished, its photo with it; everything there is.
+    MOST = {%r{\A/api/stash\.csv\z} => 5_000_000, %r{/finish\z} => 9_000_000,
+            %r{\A/api/archive\.jsonl\z} => 4_000_000_000}.freeze
+    # What is no JSON document, and is read line by line where it is asked for.
+    LINES = "/api/archive.jsonl"
     # Deeper than any plan.
     MOST_NESTING = 40
+    # What may be a number beyond all.
+    VERY_LARGE = /[eE]\+?\d{3,}|\d{300,}/
 
     def initialize(app)
       @app = app
     end
 
     def call(env)
-      return @app.call(env) unless %w[POST PUT PATCH].include?(env["REQUEST_METHOD"])
-      if env["CONTENT_LENGTH"].to_i > most(env)
-        return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.")
-      end
-      text = (env["rack.input"].read(most(env) + 1) || "").dup
-      if text.bytesize > most(env)
-        return refuse(413, "This is more than a million bytes; nothing here needs as many. Nothing was changed.")
-      end
-      env["lantern.json"] = JSON.parse(text.force_encoding("UTF-8"), max_nesting: MOST_NESTING)
+      return @app.call(env) unless %w[POST PUT].include?(env["REQUEST_METHOD"])
+      most = most(env)
+      return too_much(most) if env["CONTENT_LENGTH"].to_i > most
+      return other_kind(env) unless type?(env)
+      return @app.call(env) if env["PATH_INFO"] == LINES
+      text = (env["rack.input"].read(most + 1) || "").dup
+      return too_much(most) if text.bytesize > most
+      env["lantern.json"] = parsed(text, env)
       env["rack.input"] = StringIO.new(text)
       @app.call(env)
     rescue JSON::NestingError
@@ -38,10 +40,46 @@ module Server
 
     private
 
-    def most(env)
-      return MOST_WITH_PHOTO if env["PATH_INFO"].end_with?("/finish")
-      %w[/api/stash.csv /api/archive.json].include?(env["PATH_INFO"]) ? MOST_IN_A_FILE : MOST_BYTES
+    # What arrives is said to be JSON, or nothing arrives; no page of another site can say so unasked.
+    def type?(env)
+      kind = env["CONTENT_TYPE"].to_s[/\A[^;]*/].strip.downcase
+      return kind == "application/x-ndjson" if env["PATH_INFO"] == LINES
+      kind == "application/json" || (kind.empty? && env["CONTENT_LENGTH"].to_i.zero? && !env["HTTP_TRANSFER_ENCODING"])
     end
+
+    def most(env) = MOST.find { |path, _| path.match?(env["PATH_INFO"]) }&.last || MOST_BYTES
+
+    # @raise [JSON::ParserError, EncodingError]
+    def parsed(text, env)
+      return {} if text.empty? && env["CONTENT_TYPE"].to_s.empty?
+      value = JSON.parse(legible(text), max_nesting: MOST_NESTING)
+      raise JSON::ParserError if text.match?(VERY_LARGE) && !finite?(value)
+      value
+    end
+
+    # A number that is written so large that it would be none, and could not be written down again.
+    def finite?(value)
+      case value
+      when Float then value.finite?
+      when Array then value.all? { finite?(_1) }
+      when Hash then value.each_value.all? { finite?(_1) }
+      else true
+      end
+    end
+
+    # @raise [EncodingError]
+    def legible(text)
+      text.force_encoding("UTF-8")
+      raise EncodingError unless text.valid_encoding?
+      text
+    end
+
+    def too_much(most) = refuse(413, "This is more than #{(most == MOST_BYTES) ? "a" : most / 1_000_000} million " \
+      "bytes; nothing here needs as many. " \
+      "Nothing was changed.")
+
+    def other_kind(env) = refuse(415, "This must be sent as #{(env["PATH_INFO"] == LINES) ? "JSON Lines " \
+      "(application/x-ndjson)" : "JSON (application/json)"}. Nothing was changed.")
 
     def refuse(status, says) =
       [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]

@@ -4,6 +4,12 @@
 #
 #   bundle exec ruby server/launch.rb     PORT and HOST choose the address; VAR where the data lives
 
+# What was asked for, before anything else reads it in its own way.
+ASKED = ENV.to_h.slice("HOST", "PORT", "VAR").freeze
+ENV.delete("PORT")
+
+require "fileutils"
+require "logger"
 require "puma"
 require "puma/configuration"
 require "puma/launcher"
@@ -11,62 +17,168 @@ require "socket"
 require_relative "app"
 require_relative "demo"
 require_relative "mariadb"
+require_relative "slow_senders"
 
 $stdout.sync = true
 
-# The port asked for, or the next one that nobody listens on.
-def open_port(host, wanted)
-  (wanted..wanted + 50).find { |port|
-    begin
-      TCPServer.open(host, port).close || true
-    rescue
+module Server
+  # One start of the application, from the lock on its folder to the last line it prints.
+  class Launch
+    LOOPBACK = {"127.0.0.1" => %w[127.0.0.1 ::1], "localhost" => %w[127.0.0.1 ::1], "::1" => %w[::1],
+                "[::1]" => %w[::1]}.freeze
+    # Threads for requests: more than the database and the workers can hold up between them.
+    THREADS = [4, 24].freeze
+    # Seconds for the first byte and for all of a request to arrive.
+    TO_ARRIVE = 20
+    # How often the database is looked after, and everything else, in seconds.
+    GLANCE = 2
+    HOUR = 3_600
+    # Logs of requests that are kept, and how large each grows.
+    LOGS = 4
+    LOG_BYTES = 10_000_000
+
+    # @param env [Hash] `HOST`, `PORT`, `VAR`
+    def initialize(env)
+      @hosts = hosts(env.fetch("HOST", "127.0.0.1"))
+      @wanted = port(env.fetch("PORT", "9292"))
+      @var = File.expand_path(env.fetch("VAR", File.join(__dir__, "../var")))
+    end
+
+    def run
+      FileUtils.mkdir_p(@var)
+      lock or return
+      start
+    rescue SystemCallError => error
+      abort "#{@var} cannot be used: #{error.message.sub(/ @ .*/,
+        "")}. Is it another user's folder, is the disk full, " \
+        "or may it only be read?"
+    end
+
+    private
+
+    def hosts(said) = LOOPBACK.fetch(said) {
+      abort "HOST=#{said} would open the application to others, and it has no sign-in yet: it answers on this " \
+        "machine only (HOST=127.0.0.1)."
+    }
+
+    def port(said)
+      number = Integer(said, 10, exception: false)
+      return number if number&.between?(0, 65_535)
+      abort "PORT=#{said} is no port: it is a whole number from 1 to 65535, such as 9292."
+    end
+
+    # The folder is this start's for as long as it runs; a second start says where the first one answers.
+    # @return [Boolean]
+    def lock
+      @lock = File.open(File.join(@var, "running"), File::RDWR | File::CREAT, 0o600)
+      return true if @lock.flock(File::LOCK_EX | File::LOCK_NB)
+      address = @lock.read.strip
+      puts address.empty? ? "Crisp Lantern is being started in this folder already." :
+        "Crisp Lantern runs in this folder already: #{address}"
       false
     end
-  } || 0
-end
 
-host = ENV.fetch("HOST", "127.0.0.1")
-wanted = Integer(ENV.fetch("PORT", "9292"))
-var = File.expand_path(ENV.fetch("VAR", File.join(__dir__, "../var")))
+    def start
+      aside = Aside.new
+      answers = Answers.new(aside)
+      database = MariaDB.new(File.join(@var, "mariadb"))
+      puts "· Starting the database"
+      database.start
+      store = Store.new(database.connect("lantern"), answers:, backups: File.join(@var, "backups"))
+      puts "  MariaDB on #{database.address}"
+      Demo.load(store)
+      App.set :store, store
+      App.set :answers, answers
+      serve(database, store)
+    rescue MariaDB::Failed, Sequel::Error => error
+      abort "The database could not be started. #{error.message}"
+    ensure
+      aside&.stop
+    end
 
-database = Server::MariaDB.new(File.join(var, "mariadb"))
-begin
-  puts "· Starting the database"
-  database.start
-  store = Server::Store.new(database.connect("lantern"))
-rescue Server::MariaDB::Failed, Sequel::Error => error
-  abort "The database could not be started. #{error.message}"
-end
-puts "  MariaDB on #{database.address}"
-Server::Demo.load(store)
-Server::App.set :store, store
+    def serve(database, store)
+      port = open_port
+      puts "  Port #{@wanted} is taken; using #{port}." unless port == @wanted || @wanted.zero?
+      watchers = [watch(database, store), look_after(store)]
+      launcher = Puma::Launcher.new(configuration(port),
+        log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr))
+      launcher.events.after_booted { announce("http://#{@hosts.first.include?(":") ? "[::1]" : @hosts.first}:#{port}") }
+      launcher.run
+    ensure
+      watchers&.each(&:kill)
+      database.stop
+      puts "Stopped; everything is saved."
+    end
 
-port = open_port(host, wanted)
-puts "  Port #{wanted} is taken; using #{port}." unless port == wanted
+    def announce(address)
+      @lock.truncate(0)
+      @lock.rewind
+      @lock.write(address)
+      @lock.flush
+      puts "\nCrisp Lantern is at #{address}\nStop it with Ctrl-C."
+    end
 
-configuration = Puma::Configuration.new do |puma|
-  puma.bind "tcp://#{host}:#{port}"
-  puma.threads 2, 5
-  puma.workers 0
-  puma.app Server::App.new
-  puma.environment "production"
-  puma.log_requests false
-end
-# A database that dies is started again; the store finds it by itself.
-watch = Thread.new do
-  loop do
-    sleep 2
-    database.start
-  rescue Server::MariaDB::Failed => error
-    warn error.message
+    def configuration(port)
+      hosts, log = @hosts.select { open?(_1, port) }, request_log
+      Puma::Configuration.new do |puma|
+        hosts.each { puma.bind "tcp://#{_1.include?(":") ? "[#{_1}]" : _1}:#{port}" }
+        puma.threads(*THREADS)
+        puma.workers 0
+        puma.first_data_timeout TO_ARRIVE
+        puma.persistent_timeout TO_ARRIVE
+        puma.app Manners.new(App.new, log:)
+        puma.environment "production"
+        puma.log_requests false
+      end
+    end
+
+    def request_log
+      FileUtils.mkdir_p(File.join(@var, "log"))
+      Logger.new(File.join(@var, "log/requests.log"), LOGS, LOG_BYTES)
+    end
+
+    # The port asked for, or the next one that nobody listens on.
+    def open_port = (@wanted..@wanted + 50).find { open?(@hosts.first, _1) } || 0
+
+    def open?(host, port)
+      TCPServer.open(host, port).close || true
+    rescue SystemCallError
+      false
+    end
+
+    # A database that dies is started again; the store finds it by itself.
+    def watch(database, store)
+      Thread.new do
+        loop do
+          sleep GLANCE
+          App.set :database_there, store.there?
+        rescue Sequel::Error
+          App.set :database_there, false
+          begin
+            database.start
+          rescue MariaDB::Failed => error
+            warn error.message
+          end
+        end
+      end
+    end
+
+    # The day's backup, and what is old enough to go.
+    def look_after(store)
+      Thread.new do
+        loop do
+          store.backups.daily
+          warn "The daily backup failed: #{store.backups.failed}." if store.backups.failed
+          store.tidy
+          sleep HOUR
+        rescue => error
+          # The next hour may be a better one.
+          warn "#{error.class}: #{error.message}"
+          sleep HOUR
+        end
+      end
+    end
   end
 end
-launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr))
-launcher.events.after_booted { puts "\nCrisp Lantern is at http://#{host}:#{port}\nStop it with Ctrl-C." }
-begin
-  launcher.run
-ensure
-  watch.kill
-  database.stop
-  puts "Stopped; everything is saved."
-end
+
+Server::Launch.new(ASKED).run if $PROGRAM_NAME == __FILE__

@@ -2,7 +2,7 @@
 
 module Server
   # What came into the stash and what went out of it, entry by entry. What is on hand is the sum of
-  # all entries and is kept nowhere else; it can be traced, and it never goes below nothing.
+  # all entries; it is kept beside them as lots, so that the database refuses less than nothing.
   #
   # A lot is so many pieces of one size of one material; of what is counted, not cut, the size is
   # nought. Sizes are whole nanometres.
@@ -43,15 +43,28 @@ module Server
 
     def initialize(database)
       @database = database
+      @keepable = ->(_) {}
     end
+
+    # Who says whether what is on hand after a change can be kept; what it raises takes the change back.
+    # @yieldparam material_ids [Array<Integer>]
+    def checked_by(&block) = @keepable = block
 
     # @return [Hash{Integer=>Array<Lot>}] what is on hand, by material
     def stock(material_ids = nil)
-      entries = @database[:entries]
-      entries = entries.where(material_id: material_ids) if material_ids
-      entries.group(:material_id, *SIDES).having { sum(:change) > 0 }.order(:material_id, Sequel.function(:min, :id))
-        .select(:material_id, *SIDES, Sequel.function(:sum, :change).as(:count))
-        .map { |row| Lot.new(**row, count: row[:count].to_i) }.group_by(&:material_id)
+      lots = @database[:lots].where { count > 0 }
+      lots = lots.where(material_id: material_ids) if material_ids
+      lots.order(:material_id, :id).select(:material_id, *SIDES, :count).map { Lot.new(**_1) }.group_by(&:material_id)
+    end
+
+    # Counts every lot anew from its entries.
+    def count_anew
+      @database.whole do
+        @database[:lots].delete
+        summed = @database[:entries].group(:material_id, *SIDES).order(Sequel.function(:min, :id))
+          .select(:material_id, *SIDES, Sequel.function(:sum, :change))
+        @database[:lots].insert([:material_id, *SIDES, :count], summed)
+      end
     end
 
     # Writes one action, all of its entries or none.
@@ -61,31 +74,39 @@ module Server
     # @return [Integer] the action's number
     # @raise [TooLittle]
     def write(kind, entries, wreath: nil, undoes: nil)
-      @database.transaction do
-        lock(entries.map { _1[:material_id] })
+      @database.whole do
+        ids = entries.map { _1[:material_id] }.uniq
+        lock(ids)
         action = @database[:actions].insert(kind:, undoes:, wreath_id: wreath&.fetch(:id),
           wreath_name: wreath&.fetch(:name))
         @database[:entries].multi_insert(entries.map { {**NO_SIDES, **_1, action_id: action} })
-        refuse_less_than_nothing(entries)
+        change_lots(entries)
+        @keepable.call(ids)
         action
       end
     rescue Sequel::UniqueConstraintViolation
       raise Undone
+    rescue Sequel::CheckConstraintViolation
+      raise TooLittle
     end
 
     # Takes an action back, by entries that are its opposite.
     # @raise [TooLittle, Undone]
     def undo(action)
-      entries = @database[:entries].where(action_id: action).select(:material_id, *SIDES, :change).all
-      raise Undone if entries.empty? || @database[:actions].where(undoes: action).any?
-      write("undone", entries.map { _1.merge(kind: "undone", change: -_1[:change]) }, undoes: action)
+      @database.whole do
+        raise Undone if @database[:actions].where(id: action).for_update.empty? || undone?(action)
+        entries = @database[:entries].where(action_id: action).select(:material_id, *SIDES, :change).all
+        write("undone", entries.map { _1.merge(kind: "undone", change: -_1[:change]) }, undoes: action)
+      end
     end
+
+    def undone?(action) = @database[:actions].where(undoes: action).any?
 
     # Makes what is on hand what it is said to be.
     # @param said [Array<Lot>]
     # @return [Integer, nil] the action's number, when anything changed
     def correct(material_id, said)
-      @database.transaction do
+      @database.whole do
         lock([material_id])
         now = stock([material_id]).fetch(material_id, [])
         wanted = said.map { |lot| [nearest(now, lot)&.size || lot.size, lot.count] }.group_by(&:first)
@@ -119,9 +140,17 @@ module Server
 
     def nearest(lots, wanted) = lots.find { |lot| lot.size.zip(wanted.size).all? { |a, b| (a - b).abs <= SLACK } }
 
-    def refuse_less_than_nothing(entries)
-      entries.map { _1.slice(:material_id, *SIDES) }.uniq.each do |lot|
-        raise TooLittle if @database[:entries].where(**NO_SIDES, **lot).sum(:change).to_i.negative?
+    # All that comes and goes of a lot at once, so that it may be taken from in the change that brings it.
+    # @raise [TooLittle]
+    def change_lots(entries)
+      sums = entries.group_by { {**NO_SIDES, **_1.slice(:material_id, *SIDES)} }
+        .transform_values { |same| same.sum { _1[:change] } }
+      sums.each do |lot, change|
+        if change.negative?
+          raise TooLittle if @database[:lots].where(lot).update(count: Sequel[:count] + change).zero?
+        elsif change.positive?
+          @database[:lots].on_duplicate_key_update(count: Sequel[:count] + change).insert(**lot, count: change)
+        end
       end
     end
   end

@@ -2,8 +2,12 @@
 
 require "json"
 require "sequel"
+require_relative "answers"
+require "tmpdir"
 require_relative "archive"
+require_relative "backups"
 require_relative "ledger"
+require_relative "whole"
 
 module Server
   # What is kept: wreaths and the stash. Every row has a version; whoever saves says which version
@@ -25,6 +29,12 @@ module Server
     # Raised when the database does not answer.
     Away = Class.new(Refusal)
 
+    # Raised when somebody else is busy with the same for too long.
+    Waiting = Class.new(Refusal)
+
+    # Raised when the disk of the database is full.
+    Full = Class.new(Refusal)
+
     # Raised when a wreath was cut with others, and only all of them can be taken back.
     Together = Class.new(Refusal)
 
@@ -34,34 +44,56 @@ module Server
     # Raised when a material's id or a form's name is taken.
     Taken = Class.new(Refusal)
 
+    # How the database says that its disk is full.
+    DISK_FULL = /No space left on device|Disk is full|disk full|Errcode: 28|table '[^']*' is full/i
+
     MIGRATIONS = File.join(__dir__, "migrations")
 
     # Raised when a wreath was cut already, or was not cut at all.
     Settled = Class.new(Refusal)
 
-    attr_reader :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook
+    # Brings the tables of a database to where this version wants them; what is there already is kept as a file
+    # first. Every statement can be made again, so that a kill between any two leaves nothing that stands in the way.
+    # @param backups [String, nil] the directory for that file; nil to make none
+    def self.migrate(database, backups: nil)
+      database.extend(Whole)
+      Sequel.extension :migration
+      return if Sequel::Migrator.is_current?(database, MIGRATIONS)
+      kept = database.table_exists?(:wreaths) && database[:wreaths].any?
+      Backups.new(backups, Archive.new(database, nil)).make("before-upgrade") if kept && backups
+      Sequel::Migrator.run(database, MIGRATIONS)
+    end
+
+    attr_reader :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook, :backups
 
     # @param database [Sequel::Database]
-    def initialize(database)
+    # @param answers [Answers] whom it asks what a plan comes to
+    # @param backups [String, nil] the directory where backups of its own go
+    def initialize(database, answers: Answers.new, backups: nil)
       @database = database
-      Sequel.extension :migration
-      Sequel::Migrator.run(database, MIGRATIONS)
+      Store.migrate(database, backups:)
       @ledger = Ledger.new(database)
       @materials = Materials.new(database, @ledger)
-      @wreaths = Wreaths.new(database, @materials, @ledger)
-      @forms = Forms.new(database)
-      @archive = Archive.new(database)
+      @wreaths = Wreaths.new(database, @materials, @ledger, answers)
+      @forms = Forms.new(database, answers)
+      @archive = Archive.new(database, @ledger)
+      @backups = Backups.new(backups || Dir.tmpdir, @archive)
       @bench = Bench.new(database)
-      @notebook = Notebook.new(database, @wreaths, @materials, @ledger, @bench)
-      @occasions = Occasions.new(database, @wreaths, @materials, @ledger)
+      @notebook = Notebook.new(database, @wreaths, @materials, @ledger, @bench, answers)
+      @occasions = Occasions.new(database, @wreaths, @materials, @ledger, answers)
     end
 
     # Runs the block; when the database is gone, lets go of every connection to it, so that the next
     # call finds it again once it is back.
-    # @raise [Away]
+    # @raise [Away, Full, Waiting]
     def reaching
       yield
+    rescue Sequel::PoolTimeout
+      raise Away
+    rescue Sequel::DatabaseLockTimeout, Sequel::SerializationFailure
+      raise Waiting
     rescue Sequel::DatabaseError => error
+      raise Full if error.message.match?(DISK_FULL)
       unless error.is_a?(Sequel::DatabaseConnectionError) || error.is_a?(Sequel::DatabaseDisconnectError) ||
           error.wrapped_exception.is_a?(Trilogy::ConnectionError)
         raise
@@ -72,15 +104,53 @@ module Server
 
     # Runs the block once in the life of this database, as one change; for the demo.
     def once(name)
-      @database.transaction do
+      @database.whole do
         next if @database[:settings].where(name:).any?
         yield
         @database[:settings].insert(name:, value: "done")
       end
     end
+
+    # Runs the block as one change, once for every name that a request brings; whoever brings it again within a day
+    # is given the same answer.
+    # @param name [String] the request's own, which no other has
+    # @param route [String] what was asked, so that a name that is used twice for different things is seen
+    # @yieldreturn [(Integer, String)] a status and a body
+    # @return [(Integer, String)]
+    # @raise [Settled] when the name was used for something else
+    def once_for(name, route)
+      @database.whole do
+        requests = @database[:requests]
+        # Whoever comes second waits here until the first is done.
+        requests.insert_ignore.insert(name:, route:)
+        before = requests.where(name:).for_update.first
+        raise Settled unless before[:route] == route
+        next before.values_at(:status, :body) if before[:status]
+        yield.tap { |status, body| requests.where(name:).update(status:, body:) }
+      end
+    end
+
+    # Takes an action of the ledger back, and with it whatever it did elsewhere.
+    # @raise [Ledger::Undone, Ledger::TooLittle]
+    def undo(action)
+      if (id = @occasions.cut_by(action)) then @occasions.uncut(id)
+      elsif (id = @wreaths.cut_by(action)) then @wreaths.uncut(id, nil)
+      else @ledger.undo(action)
+      end
+    end
+
+    # What is old enough to go: what was deleted thirty days ago, and answers of more than a day.
+    def tidy
+      [@wreaths, @occasions, @materials].each(&:empty_bin)
+      @database[:requests].where { at < Sequel.lit("UTC_TIMESTAMP() - INTERVAL 1 DAY") }.delete
+    end
+
+    # Whether the database answers at all.
+    def there? = @database.get(1) == 1
   end
 end
 
+require_relative "store/binned"
 require_relative "store/bench"
 require_relative "store/forms"
 require_relative "store/materials"

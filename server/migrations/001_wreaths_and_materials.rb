@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 Sequel.migration do
-  change do
-    create_table(:wreaths) do
+  up do
+    create_table?(:wreaths) do
       primary_key :id
       String :name, size: 200, null: false
       column :plan, "JSON", null: false
@@ -13,7 +13,7 @@ Sequel.migration do
       constraint(:wreath_version) { version > 0 }
     end
 
-    create_table(:materials) do
+    create_table?(:materials) do
       primary_key :id
       String :slug, size: 60, null: false, unique: true
       String :kind, size: 20, null: false
@@ -29,9 +29,11 @@ Sequel.migration do
       constraint(:material_version) { version > 0 }
     end
 
-    create_table(:settings) do
+    create_table?(:settings) do
       String :name, size: 60, primary_key: true
       String :value, size: 200, null: false
     end
   end
+
+  down { drop_table?(:settings, :materials, :wreaths) }
 end

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 Sequel.migration do
-  change do
-    create_table(:forms) do
+  up do
+    create_table?(:forms) do
       primary_key :id
       String :name, size: 120, null: false, unique: true
       String :units, size: 2, null: false
@@ -14,4 +14,6 @@ Sequel.migration do
       constraint(:form_units, units: %w[in cm])
     end
   end
+
+  down { drop_table?(:forms) }
 end

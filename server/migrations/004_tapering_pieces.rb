@@ -2,7 +2,7 @@
 
 # A piece of cloth may be narrower at its far end.
 Sequel.migration do
-  change do
-    alter_table(:entries) { add_column :end_width, :Bignum, null: false, default: 0 }
-  end
+  up { run "ALTER TABLE entries ADD COLUMN IF NOT EXISTS end_width BIGINT NOT NULL DEFAULT 0" }
+
+  down { run "ALTER TABLE entries DROP COLUMN IF EXISTS end_width" }
 end

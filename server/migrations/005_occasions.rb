@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 Sequel.migration do
-  change do
-    create_table(:occasions) do
+  up do
+    create_table?(:occasions) do
       primary_key :id
       String :name, size: 200, null: false
       String :units, size: 2, null: false
@@ -15,8 +15,15 @@ Sequel.migration do
       constraint(:occasion_version) { version > 0 }
     end
 
-    alter_table(:wreaths) do
-      add_foreign_key :occasion_id, :occasions, on_delete: :set_null
-    end
+    run "ALTER TABLE wreaths ADD COLUMN IF NOT EXISTS occasion_id INTEGER NULL"
+    run "ALTER TABLE wreaths ADD CONSTRAINT wreaths_occasion " \
+      "FOREIGN KEY IF NOT EXISTS wreaths_occasion (occasion_id) REFERENCES occasions (id) ON DELETE SET NULL"
+  end
+
+  down do
+    run "ALTER TABLE wreaths DROP FOREIGN KEY IF EXISTS wreaths_occasion"
+    run "ALTER TABLE wreaths DROP FOREIGN KEY IF EXISTS wreaths_ibfk_2"
+    run "ALTER TABLE wreaths DROP COLUMN IF EXISTS occasion_id"
+    drop_table?(:occasions)
   end
 end

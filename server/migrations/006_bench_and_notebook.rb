@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 Sequel.migration do
-  change do
-    create_table(:makes) do
+  up do
+    create_table?(:makes) do
       primary_key :id
       foreign_key :wreath_id, :wreaths, on_delete: :set_null
       String :wreath_name, size: 200, null: false
@@ -20,7 +20,7 @@ Sequel.migration do
     end
 
     # What happened at the bench, each once, whoever sends it how often.
-    create_table(:bench_events) do
+    create_table?(:bench_events) do
       primary_key :id
       foreign_key :wreath_id, :wreaths, null: false, on_delete: :cascade
       foreign_key :make_id, :makes, on_delete: :cascade
@@ -29,8 +29,10 @@ Sequel.migration do
       String :kind, size: 10, null: false
       Integer :amount, null: false, default: 0
       DateTime :at, null: false, default: Sequel::CURRENT_TIMESTAMP
-      index %i[wreath_id make_id]
       constraint(:event_kind, kind: %w[count go time])
     end
+    run "CREATE INDEX IF NOT EXISTS bench_events_wreath_id_make_id_index ON bench_events (wreath_id, make_id)"
   end
+
+  down { drop_table?(:bench_events, :makes) }
 end

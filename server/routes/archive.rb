@@ -1,19 +1,28 @@
 # frozen_string_literal: true
 
-require_relative "../archive"
-
 module Server
   module Routes
-    # Everything as one file, out and in.
+    # Everything as one file, out and in; and the backups that the application makes of its own.
     module Archive
       def self.registered(app)
         app.instance_eval do
-          get "/api/archive.json" do
-            attachment "crisp-lantern.json"
-            JSON.generate(store.archive.write)
+          get "/api/archive.jsonl" do
+            attachment "crisp-lantern-#{Time.now.utc.strftime("%Y-%m-%d")}.jsonl"
+            content_type "application/x-ndjson"
+            stream { |out| store.archive.each_line { out << _1 } }
           end
 
-          post("/api/archive.json") { JSON.generate("restored" => store.archive.restore(sent)) }
+          post("/api/archive.jsonl") {
+            JSON.generate(Backups.open(env["rack.input"]) { |file| store.backups.restore(file) })
+          }
+
+          get "/api/backups" do
+            JSON.generate({"backups" => store.backups.list, "failed" => store.backups.failed}.compact)
+          end
+
+          post("/api/backups") { JSON.generate("name" => store.backups.make("daily")) }
+
+          post("/api/backups/:name/bring-back") { JSON.generate(store.backups.bring_back(params["name"])) }
         end
       end
     end

@@ -1,17 +1,13 @@
 # frozen_string_literal: true
 
-require_relative "../files/template"
-
 module Server
   module Routes
     # The bench, the notebook, and templates at their true size.
     module Bench
       # What the routes below ask for.
       module Asking
-        def template
-          plan = store.wreaths.find(id)["plan"]
-          found = Lantern.templates(plan).find { _1.name == params["part"] } or raise Store::Missing
-          Files::Template.new(found, plan["units"])
+        def template(errand, *given)
+          asked(errand, store.wreaths.find(id)["plan"], params["part"], *given) or raise Store::Missing
         end
       end
 
@@ -20,14 +16,11 @@ module Server
         app.instance_eval do
           get("/api/wreaths/:id/bench") { JSON.generate(store.bench.state(id)) }
 
-          post("/api/wreaths/:id/bench") { JSON.generate(store.bench.take(id, sent["events"])) }
+          changes("/api/wreaths/:id/bench") { store.bench.take(id, sent["events"]) }
 
           get("/api/wreaths/:id/finish") { JSON.generate("materials" => store.notebook.form(id)) }
 
-          post "/api/wreaths/:id/finish" do
-            status 201
-            JSON.generate(store.notebook.finish(id, sent))
-          end
+          changes("/api/wreaths/:id/finish", code: 201) { store.notebook.finish(id, sent) }
 
           get("/api/notebook") { JSON.generate("makes" => store.notebook.all, "learned" => store.notebook.learned) }
 
@@ -40,18 +33,20 @@ module Server
           deletes("/api/makes/:id") { store.notebook }
 
           get "/api/wreaths/:id/templates" do
-            found = tried { Lantern.templates(store.wreaths.find(id)["plan"]).map(&:to_h) }
-            JSON.generate("templates" => found["worked"] || [])
+            JSON.generate("templates" => asked(:templates, store.wreaths.find(id)["plan"]))
+          rescue Lantern::Plan::Refused
+            JSON.generate("templates" => [])
           end
 
           get "/api/wreaths/:id/template.svg" do
+            file = template(:template_svg)
             content_type "image/svg+xml"
             attachment "#{params["part"]}-#{id}.svg"
-            template.svg
+            file
           end
 
           get "/api/wreaths/:id/template.pdf" do
-            file = template.pdf(params["paper"].to_s)
+            file = template(:template_pdf, params["paper"].to_s)
             content_type "application/pdf"
             attachment "#{params["part"]}-#{id}.pdf"
             file

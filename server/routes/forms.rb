@@ -8,10 +8,7 @@ module Server
         app.instance_eval do
           get("/api/forms") { JSON.generate("forms" => store.forms.all) }
 
-          post "/api/forms" do
-            status 201
-            JSON.generate(store.forms.add(sent["name"], sent["form"], sent["units"]))
-          end
+          changes("/api/forms", code: 201) { store.forms.add(sent["name"], sent["form"], sent["units"]) }
 
           deletes("/api/forms/:id") { store.forms }
         end

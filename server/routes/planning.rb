@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../svg/reader"
-require_relative "../svg/true_size"
-
 module Server
   module Routes
     # Questions about a plan. Nothing is stored.
@@ -11,31 +8,32 @@ module Server
         app.instance_eval do
           get("/api/ping") { JSON.generate("ok" => true) }
 
+          # Answers whether the database does or not, from what was last seen of it.
+          get("/api/health") {
+            JSON.generate({"ok" => settings.database_there, "database" => settings.database_there,
+                           "backup_failed" => store&.backups&.failed}.compact)
+          }
+
           get("/api/declarations") { JSON.generate(Lantern.declarations) }
 
-          post("/api/work") { JSON.generate(Lantern.work(sent)) }
+          post("/api/work") { asked(:work, sent) }
 
           # Problems are an answer too: a maker in the middle of typing makes them all the time.
-          post("/api/work/try") { JSON.generate(tried { Lantern.work(sent) }) }
+          post("/api/work/try") { tried { asked(:work, sent) } }
 
           post("/api/units") { JSON.generate(Lantern::Plan::Units.change(sent["plan"], to: sent["to"])) }
 
-          post "/api/coverings" do
-            JSON.generate("coverings" => Lantern::Ask::Comparison.new(with_stash(sent)).to_a)
-          end
+          post("/api/coverings") { asked(:coverings, with_stash(sent)) }
 
-          post("/api/backwards") {
-            JSON.generate("answers" => Lantern::Ask::Backwards.new(sent["plan"],
-              layer: sent["layer"], budget:).to_a)
-          }
+          post("/api/backwards") { asked(:backwards, sent["plan"], sent["layer"], budget) }
 
-          post("/api/bare") { JSON.generate(Lantern.bare(sent)) }
+          post("/api/bare") { asked(:bare, sent) }
 
-          post("/api/outlines") { JSON.generate("outlines" => Svg::Reader.read(sent["svg"])) }
+          post("/api/outlines") { asked(:outlines, sent["svg"]) }
 
           post "/api/form.svg" do
             content_type "image/svg+xml"
-            Svg::TrueSize.write(Lantern.work(sent))
+            asked(:form_svg, sent)
           end
         end
       end

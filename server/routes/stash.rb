@@ -15,38 +15,33 @@ module Server
             Files::StashFile.write(store.materials.all(units).map { _1["material"] }, units)
           end
 
-          post("/api/stash.csv") {
-            JSON.generate(store.materials.take_in(
-              Files::StashFile.read(sent["csv"], sent["units"]), sent["units"], dry: sent["dry"]
-            ))
-          }
+          post "/api/stash.csv" do
+            take_in = ->(dry) {
+              JSON.generate(store.materials.take_in(Files::StashFile.read(sent["csv"], sent["units"]), sent["units"],
+                dry:))
+            }
+            sent["dry"] ? take_in.call(true) : once(200) { take_in.call(false) }.last
+          end
 
           get("/api/materials/:id/ledger") {
             JSON.generate("entries" => store.materials.entries(id,
               params["units"] || "in"))
           }
 
-          post("/api/materials/:id/ledger") {
-            JSON.generate(store.materials.move(id, sent["kind"], sent["piece"],
-              sent["change"], sent["units"]))
+          changes("/api/materials/:id/ledger") {
+            store.materials.move(id, sent["kind"], sent["piece"], sent["change"], sent["units"])
           }
 
-          post("/api/materials/:id/splice") {
-            JSON.generate(store.materials.splice(id, sent["piece"], sent["at"],
-              sent["units"]))
-          }
+          changes("/api/materials/:id/splice") { store.materials.splice(id, sent["piece"], sent["at"], sent["units"]) }
 
-          post "/api/actions/:id/undo" do
-            store.ledger.undo(id)
-            JSON.generate("ok" => true)
-          end
+          changes("/api/actions/:id/undo") {
+            store.undo(id)
+            {"ok" => true}
+          }
 
           get("/api/materials") { JSON.generate("materials" => store.materials.all(params["units"])) }
 
-          post "/api/materials" do
-            status 201
-            JSON.generate(store.materials.add(sent["material"], sent["units"]))
-          end
+          changes("/api/materials", code: 201) { store.materials.add(sent["material"], sent["units"]) }
 
           get("/api/materials/:id") { JSON.generate(store.materials.find(id)) }
 

@@ -15,7 +15,7 @@ module Server
       # @return [Hash] where the wreath now stands
       # @raise [Missing]
       def take(id, events)
-        @database.transaction do
+        @database.whole do
           exists(id)
           rows = events.map { |event|
             {wreath_id: id, event: event["event"], step: event["step"], kind: event["kind"],
@@ -49,7 +49,7 @@ module Server
 
       def unfinished(id) = @database[:bench_events].where(wreath_id: id, make_id: nil)
 
-      def exists(id) = @database[:wreaths].where(id:).any? || raise(Missing)
+      def exists(id) = @database[:wreaths].where(id:, deleted_at: nil).any? || raise(Missing)
     end
   end
 end

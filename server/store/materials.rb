@@ -6,14 +6,20 @@ module Server
   class Store
     # The stash: what the maker owns or buys. What is on hand of it, the ledger knows.
     class Materials < Shelf
+      include Binned
+
       def initialize(database, ledger)
         super(database)
         @ledger = ledger
+        ledger.checked_by { |ids| keepable(ids) }
       end
 
       def all(units = nil)
         stock = @ledger.stock
-        rows.order(:kind, :name, :id).map { show(_1, units, stock) }
+        rows.order(:kind, :name, :id).map { |row|
+          about = {"id" => row[:slug], "kind" => row[:kind], "name" => row[:name], "offers" => [], "on_hand" => []}
+          listed(row, units: units || row[:units], material: about, lengths: {}, pieces: []) { show(row, units, stock) }
+        }
       end
 
       # @return [Hash{String=>Hash}] every row by its material's own id, with the lots on hand
@@ -29,7 +35,7 @@ module Server
       # @raise [Taken, Lantern::Plan::Refused]
       def add(material, units)
         read = Lantern::Plan::Material.check(material, units:)
-        @database.transaction do
+        @database.whole do
           id = rows.insert(values(read, material, units))
           @ledger.correct(id, lots(id, read))
           find(id)
@@ -41,7 +47,8 @@ module Server
       # @raise [Missing, Outdated, Taken, Lantern::Plan::Refused]
       def change(id, version, material, units)
         read = Lantern::Plan::Material.check(material, units:)
-        @database.transaction do
+        @database.whole do
+          @ledger.lock([id])
           update(id, version, values(read, material, units))
           @ledger.correct(id, lots(id, read))
           find(id)
@@ -56,9 +63,13 @@ module Server
       # @raise [Lantern::Plan::Refused]
       def take_in(documents, units, dry:)
         done = {"added" => 0, "changed" => 0, "same" => 0}
-        @database.transaction(rollback: dry ? :always : nil) do
+        @database.whole do
+          # A try that finds others at work is tried again.
+          done.transform_values! { 0 }
+          rows.order(:id).for_update.select_map(:id)
           known = by_slug
           documents.each { |document| done[take(document, known[document["id"]], units)] += 1 }
+          raise Sequel::Rollback if dry
         end
         done
       end
@@ -67,8 +78,8 @@ module Server
       # @param offers [Hash{String=>Array<Hash>}] by a material's id
       # @return [Integer] how many have changed
       def price(offers)
-        @database.transaction do
-          rows.where(slug: offers.keys).for_update.all.count do |row|
+        @database.whole do
+          rows.where(slug: offers.keys).order(:id).for_update.all.count do |row|
             document = JSON.parse(row[:document])
             next if document["offers"] == offers[row[:slug]]
             update(row[:id], row[:version], document: JSON.generate(document.merge("offers" => offers[row[:slug]])))
@@ -81,12 +92,16 @@ module Server
       # @param piece [Object] as it would stand in the material's `on_hand`
       # @raise [Missing, Ledger::TooLittle, Lantern::Plan::Refused]
       def move(id, kind, piece, change, units)
-        row = row(id)
-        read = Lantern::Plan::Material.check(JSON.parse(row[:document]).merge("on_hand" => [piece]), units:)
-        lot = lots(id, read).first
-        count = read.counted? ? lot.count * (change <=> 0) : change
-        @ledger.write(kind, [{material_id: id, kind:, change: count, **@ledger.sides_on_hand(lot)}])
-        find(id)
+        @database.whole do
+          @ledger.lock([id])
+          row = row(id)
+          read = Lantern::Plan::Material.check(JSON.parse(row[:document]).merge("on_hand" => [piece]), units:)
+          lot = lots(id, read).first or
+            raise Lantern::Plan::Refused.at("piece", "Say how many there are: at least one.")
+          count = read.counted? ? lot.count * (change <=> 0) : change
+          @ledger.write(kind, [{material_id: id, kind:, change: count, **@ledger.sides_on_hand(lot)}])
+          find(id)
+        end
       end
 
       # What cutting does, as entries of the ledger. What is cut is cut from a lot that is on hand, whose size
@@ -108,18 +123,22 @@ module Server
       # @param at [Object] where the join is, from either end
       # @raise [Missing, Ledger::TooLittle, Lantern::Plan::Refused]
       def splice(id, piece, at, units)
-        row = row(id)
-        read = Lantern::Plan::Material.check(JSON.parse(row[:document]).merge("on_hand" => [piece, at]), units:)
-        raise Lantern::Plan::Refused.at("piece", "Only what is sold by length can hold a join.") unless read.lengthwise?
-        whole, part = lots(id, read)
-        sides = @ledger.sides_on_hand(whole)
-        unless part.length < sides[:length]
-          raise Lantern::Plan::Refused.at("at", "The join must lie within the length.")
+        @database.whole do
+          @ledger.lock([id])
+          read = Lantern::Plan::Material.check(JSON.parse(row(id)[:document]).merge("on_hand" => [piece, at]), units:)
+          unless read.lengthwise?
+            raise Lantern::Plan::Refused.at("piece", "Only what is sold by length can hold a join.")
+          end
+          whole, part = lots(id, read)
+          sides = @ledger.sides_on_hand(whole)
+          unless part.length < sides[:length]
+            raise Lantern::Plan::Refused.at("at", "The join must lie within the length.")
+          end
+          one = {material_id: id, kind: "corrected"}
+          @ledger.write("corrected", [{**one, **sides, change: -1}, {**one, length: part.length, change: 1},
+            {**one, length: sides[:length] - part.length, change: 1}])
+          find(id)
         end
-        one = {material_id: id, kind: "corrected"}
-        @ledger.write("corrected", [{**one, **sides, change: -1}, {**one, length: part.length, change: 1},
-          {**one, length: sides[:length] - part.length, change: 1}])
-        find(id)
       end
 
       # @return [Array<Hash>] what came and went of a material, the latest first
@@ -147,6 +166,23 @@ module Server
       private
 
       def table = :materials
+
+      # What is in the bin gives its name free.
+      def leaving(row) = {slug: "~#{row[:id]}", deleted_slug: row[:slug]}
+
+      def returning(row) = {slug: row[:deleted_slug], deleted_slug: nil}
+
+      # Whether what is on hand of these can be kept: whatever is kept can be shown again.
+      # @raise [Lantern::Plan::Refused]
+      def keepable(ids)
+        stock = @ledger.stock(ids)
+        rows.where(id: ids).each do |row|
+          Lantern::Plan::Material.check(in_units(row, stock.fetch(row[:id], []), nil), units: row[:units])
+        rescue Lantern::Plan::Refused => refused
+          raise Lantern::Plan::Refused.at("on_hand", "What would be on hand of #{row[:name]} cannot be kept: " \
+            "#{refused.problems.first.says} Nothing was changed.")
+        end
+      end
 
       def take(document, row, units)
         return add(document, units) && "added" unless row

@@ -1,45 +1,46 @@
 # frozen_string_literal: true
 
 require "base64"
+require_relative "../photo"
 require_relative "shelf"
 
 module Server
   class Store
     # The notebook: what each finished wreath took against what was planned, and what that teaches.
     class Notebook < Shelf
-      MOST_PHOTO = 6_000_000
-      # A photo is what its first bytes say it is.
-      PHOTOS = {"image/jpeg" => "\xFF\xD8\xFF".b, "image/png" => "\x89PNG\r\n".b, "image/webp" => "RIFF".b}.freeze
-
-      def initialize(database, wreaths, materials, ledger, bench)
+      def initialize(database, wreaths, materials, ledger, bench, answers)
         super(database)
-        @wreaths, @materials, @ledger, @bench = wreaths, materials, ledger, bench
+        @wreaths, @materials, @ledger, @bench, @answers = wreaths, materials, ledger, bench, answers
       end
 
       # @return [Array<Hash>] the latest first
-      def all = rows.reverse(:id).select(*COLUMNS).map { show(_1) }
+      def all = rows.reverse(:id).select(*COLUMNS).map { |row|
+        listed(row, wreath: row[:wreath_id], wreath_name: row[:wreath_name], lines: [], minutes: row[:minutes],
+          steps: [], note: row[:note], photo: false, made_at: stamps(row)["updated_at"]) { show(row) }
+      }
 
       # The short form at the end of a make, filled in from the counts.
       # @raise [Missing, Lantern::Plan::Refused]
       def form(wreath_id) =
-        Lantern::Ask::Finish.new(@wreaths.find(wreath_id)["plan"]).form(@bench.state(wreath_id)["counts"])
+        @answers.call(:finish_form, @wreaths.find(wreath_id)["plan"], @bench.state(wreath_id)["counts"])
 
       # Ends a make: it goes into the notebook, what was used more or less than planned into the ledger.
       # @param said [Hash] `used` by material, `note`, `photo` as a data address
       # @return [Hash] the make
       # @raise [Missing, Lantern::Plan::Refused]
       def finish(wreath_id, said)
-        @database.transaction do
+        type, bytes = photo(said["photo"])
+        wreath, state = @wreaths.find(wreath_id), @bench.state(wreath_id)
+        finished = @answers.call(:finished, wreath["plan"], said["used"] || {}, state["seconds"])
+        @database.whole do
+          @database[:wreaths].where(id: wreath_id).for_update.get(:id)
           wreath = @wreaths.find(wreath_id)
-          finish = Lantern::Ask::Finish.new(wreath["plan"])
-          type, bytes = photo(said["photo"])
-          state = @bench.state(wreath_id)
           id = rows.insert(wreath_id:, wreath_name: wreath["name"], plan: JSON.generate(wreath["plan"]),
-            lines: JSON.generate(finish.lines(said["used"] || {})), minutes: state["seconds"].values.sum / 60,
-            steps: JSON.generate(finish.steps(state["seconds"])), note: said["note"].to_s.strip[0, 4000],
+            lines: JSON.generate(finished[:lines]), minutes: state["seconds"].values.sum / 60,
+            steps: JSON.generate(finished[:steps]), note: said["note"].to_s.strip[0, 4000],
             photo: bytes && Sequel.blob(bytes), photo_type: type)
           @bench.close(wreath_id, id)
-          settle(wreath, finish.over(said["used"] || {})) if wreath["cut"]
+          settle(wreath, finished[:over]) if wreath["cut"]
           show(row(id))
         end
       end
@@ -95,7 +96,7 @@ module Server
         return if address.nil? || address.empty?
         type, encoded = address.match(%r{\Adata:(image/(?:jpeg|png|webp));base64,(.+)\z}m)&.captures
         bytes = encoded && Base64.strict_decode64(encoded)
-        return [type, bytes] if bytes && bytes.bytesize <= MOST_PHOTO && bytes.start_with?(PHOTOS.fetch(type))
+        return [type, bytes] if Photo.picture?(type, bytes)
         refuse_photo
       rescue ArgumentError
         refuse_photo

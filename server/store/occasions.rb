@@ -9,18 +9,29 @@ module Server
       # What a maker says of an occasion; its plans are its wreaths'.
       OWN = %w[day budget evenings hours drying delivery sureness money].freeze
 
-      def initialize(database, wreaths, materials, ledger)
+      include Binned
+
+      def initialize(database, wreaths, materials, ledger, answers)
         super(database)
-        @wreaths, @materials, @ledger = wreaths, materials, ledger
+        @wreaths, @materials, @ledger, @answers = wreaths, materials, ledger, answers
       end
 
-      def all = rows.order(:id).map { show(_1) }
+      def all = rows.order(:id).map { |row|
+        listed(row, name: row[:name], units: row[:units], occasion: {}, wreaths: [], cut: !row[:cut_action].nil?,
+          already_cut: 0, ticks: []) { show(row) }
+      }
 
       # @raise [Lantern::Plan::Refused]
-      def add(name, units, document) = insert(values(name, units, document))
+      def add(name, units, document)
+        values = values(name, units, document)
+        @database.whole { insert(values) }
+      end
 
       # @raise [Missing, Outdated, Lantern::Plan::Refused]
-      def change(id, version, name, units, document) = update(id, version, values(name, units, document))
+      def change(id, version, name, units, document)
+        values = values(name, units, document)
+        @database.whole { update(id, version, values) }
+      end
 
       # @return [Time]
       def changed_at(id) = row(id)[:updated_at]
@@ -28,10 +39,11 @@ module Server
       # Which wreaths hang on it; one that hung on another leaves that.
       # @raise [Missing]
       def gather(id, wreath_ids)
-        @database.transaction do
-          row(id)
-          @database[:wreaths].where(occasion_id: id).exclude(id: wreath_ids).update(occasion_id: nil)
-          @database[:wreaths].where(id: wreath_ids).update(occasion_id: id)
+        @database.whole do
+          locked(id)
+          there = @database[:wreaths].where(occasion_id: id).or(id: wreath_ids).order(:id).for_update.select_map(:id)
+          @database[:wreaths].where(id: there - wreath_ids, occasion_id: id).update(occasion_id: nil)
+          @database[:wreaths].where(id: there & wreath_ids, deleted_at: nil).update(occasion_id: id)
         end
         find(id)
       end
@@ -54,13 +66,18 @@ module Server
       # @param sheet [Array] the cut sheet that was cut by
       # @raise [Missing, Settled, Ledger::TooLittle, Lantern::Plan::Refused]
       def cut(id, sheet, document)
-        @database.transaction do
-          row = rows.for_update.first(id:) || raise(Missing)
+        # Worked out before anything is locked; what has changed in the meantime is seen under the lock.
+        raise Settled if row(id)[:cut_action]
+        before = document.call
+        worked, moves = @answers.call(:occasion_cutting, before)
+        raise Ledger::TooLittle unless worked == sheet
+        @database.whole do
+          row = locked(id)
           raise Settled if row[:cut_action]
-          ids = @materials.locked_ids(@materials.by_slug.keys)
-          occasion = document.call
-          raise Ledger::TooLittle unless Lantern::Ask::Occasion.work(occasion)["cut_sheet"] == sheet
-          entries = @materials.entries_of(Lantern::Ask::Occasion.moves(occasion), ids)
+          @database[:wreaths].where(occasion_id: id).order(:id).for_update.select_map(:id)
+          ids = @materials.locked_ids(moves.map(&:material).uniq)
+          raise Ledger::TooLittle unless document.call == before
+          entries = @materials.entries_of(moves, ids)
           if entries.empty?
             raise Lantern::Plan::Refused.at("cut_sheet", "There is nothing to cut for this occasion yet.")
           end
@@ -71,13 +88,18 @@ module Server
         find(id)
       end
 
+      # The occasion that an action of the ledger cut.
+      # @return [Integer, nil]
+      def cut_by(action) = rows.where(cut_action: action).get(:id)
+
       # Puts back what was taken for all of them.
       # @raise [Missing, Settled, Ledger::TooLittle]
       def uncut(id)
-        @database.transaction do
-          row = rows.for_update.first(id:) || raise(Missing)
+        @database.whole do
+          row = locked(id)
           raise Settled unless row[:cut_action]
-          @ledger.undo(row[:cut_action])
+          @database[:wreaths].where(cut_action: row[:cut_action]).order(:id).for_update.select_map(:id)
+          @ledger.undo(row[:cut_action]) unless @ledger.undone?(row[:cut_action])
           @wreaths.uncut_together(row[:cut_action])
           rows.where(id:).update(cut_action: nil)
         end
@@ -97,6 +119,22 @@ module Server
 
       def table = :occasions
 
+      # Its wreaths are free for another; those that still are come back with it.
+      def leaving(row)
+        there = @database[:wreaths].where(occasion_id: row[:id]).order(:id).for_update.select_map(:id)
+        @database[:wreaths].where(id: there).update(occasion_id: nil)
+        {deleted_wreaths: JSON.generate(there)}
+      end
+
+      def returning(row)
+        there = JSON.parse(row[:deleted_wreaths] || "[]")
+        @database[:wreaths].where(id: there, occasion_id: nil, deleted_at: nil).update(occasion_id: row[:id])
+        {deleted_wreaths: nil,
+         cut_action: (row[:cut_action] unless row[:cut_action] && @ledger.undone?(row[:cut_action]))}
+      end
+
+      def locked(id) = rows.where(id:).for_update.first || raise(Missing)
+
       # An occasion that is over is looked at as it was on its day.
       def today_on(row, today)
         day = JSON.parse(row[:document])["day"]
@@ -105,16 +143,16 @@ module Server
 
       def values(name, units, document)
         own = document.slice(*OWN)
-        Lantern::Ask::Occasion.work({"format" => Lantern::Ask::Occasion::Document::FORMAT, "version" => 1,
-                                     "units" => units, "plans" => []}.merge(document))
+        @answers.call(:occasion, {"format" => Lantern::Ask::Occasion::Document::FORMAT, "version" => 1,
+                                  "units" => units, "plans" => []}.merge(document))
         {name: name.strip[0, 200], units:, document: JSON.generate(own)}
       end
 
       def show(row)
+        wreaths = @database[:wreaths].where(occasion_id: row[:id], deleted_at: nil)
         stamps(row).merge("name" => row[:name], "units" => row[:units], "occasion" => JSON.parse(row[:document]),
-          "wreaths" => @database[:wreaths].where(occasion_id: row[:id]).order(:id).select_map(:id),
-          "cut" => !row[:cut_action].nil?, "already_cut" => @database[:wreaths].where(occasion_id: row[:id])
-            .exclude(cut_action: nil).exclude(cut_action: row[:cut_action]).count,
+          "wreaths" => wreaths.order(:id).select_map(:id), "cut" => !row[:cut_action].nil?,
+          "already_cut" => wreaths.exclude(cut_action: nil).exclude(cut_action: row[:cut_action]).count,
           "ticks" => @database[:occasion_ticks].where(occasion_id: row[:id]).select_map(:place))
       end
     end

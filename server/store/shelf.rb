@@ -20,6 +20,18 @@ module Server
 
       private
 
+      # A row for a list: one that cannot be shown is a row that says why, and none of the others suffers.
+      # @yieldreturn [Hash] the row as it is shown
+      # @param otherwise [Hash] what is shown of it in any case
+      def listed(row, **otherwise)
+        yield
+      rescue Lantern::Plan::Refused => refused
+        stamps(row).merge(otherwise.transform_keys(&:to_s), "problem" => refused.problems.first.says)
+      rescue TypeError, NoMethodError, KeyError, JSON::ParserError, ArgumentError
+        stamps(row).merge(otherwise.transform_keys(&:to_s), "problem" => "This cannot be read any more. Delete it, " \
+          "or bring back a backup from when it could.")
+      end
+
       def rows = @database[table]
 
       def row(id) = rows.first(id:) || raise(Missing)

@@ -6,16 +6,23 @@ module Server
   class Store
     # Wreaths: plans with a name. A plan need not be workable to be kept.
     class Wreaths < Shelf
-      def initialize(database, materials, ledger)
+      include Binned
+
+      def initialize(database, materials, ledger, answers)
         super(database)
         @materials = materials
         @ledger = ledger
+        @answers = answers
       end
 
       def all
         stash, ticks = @materials.by_slug, @database[:ticks].select_hash_groups(:wreath_id, :place)
         made = @database[:makes].group_and_count(:wreath_id).as_hash(:wreath_id, :count)
-        rows.order(:id).map { |row| show(row, stash, ticks.fetch(row[:id], []), made.fetch(row[:id], 0)) }
+        rows.order(:id).map { |row|
+          listed(row, name: row[:name], plan: NO_PLAN, cut: !row[:cut_action].nil?, ticks: [], made: 0) {
+            show(row, stash, ticks.fetch(row[:id], []), made.fetch(row[:id], 0))
+          }
+        }
       end
 
       # The wreaths of an occasion that are still to be cut, or were cut with it; those cut by themselves
@@ -35,13 +42,20 @@ module Server
       }
 
       # Notes that they were not.
-      def uncut_together(action) =
-        rows.where(cut_action: action).each { |row| update(row[:id], row[:version], cut_action: nil) }
+      def uncut_together(action) = all_rows.where(cut_action: action).order(:id).for_update.all
+        .each { |row| all_rows.where(id: row[:id]).update(cut_action: nil, version: row[:version] + 1) }
 
-      def add(plan) = insert(name: name(plan), plan: JSON.generate(plan))
+      # @raise [Lantern::Plan::Refused] when it could not be shown again
+      def add(plan)
+        showable(plan)
+        @database.whole { insert(name: name(plan), plan: JSON.generate(plan)) }
+      end
 
-      # @raise [Missing, Outdated]
-      def change(id, version, plan) = update(id, version, name: name(plan), plan: JSON.generate(plan))
+      # @raise [Missing, Outdated, Lantern::Plan::Refused]
+      def change(id, version, plan)
+        showable(plan)
+        @database.whole { update(id, version, name: name(plan), plan: JSON.generate(plan)) }
+      end
 
       # Takes what the cut sheet says out of the stash, remnants back in; the plan keeps the stash as
       # it was.
@@ -49,29 +63,39 @@ module Server
       #   be another one, nothing is taken
       # @raise [Missing, Outdated, Settled, Ledger::TooLittle, Lantern::Plan::Refused]
       def cut(id, version, sheet)
-        @database.transaction do
-          row = rows.for_update.first(id:) || raise(Missing)
+        # Worked out before anything is locked; what has changed in the meantime is seen under the lock.
+        before = find(id)
+        raise Outdated.new(before) unless before["version"] == version
+        raise Settled if before["cut"]
+        worked, moves = @answers.call(:cutting, before["plan"])
+        raise Ledger::TooLittle unless worked == sheet
+        @database.whole do
+          row = locked(id)
           raise Outdated.new(show(row)) unless row[:version] == version
-          raise Settled if row[:cut_action]
-          # Nothing is read before the lock, so that what is read after it is the latest.
-          ids = @materials.locked_ids(Array(JSON.parse(row[:plan])["materials"]).filter_map { _1["id"] })
+          ids = @materials.locked_ids(moves.map(&:material).uniq)
           plan = show(row)["plan"]
-          raise Ledger::TooLittle unless Lantern.work(plan)["cut_sheet"] == sheet
-          action = @ledger.write("cut", @materials.entries_of(Lantern::Work.read(plan).moves, ids),
-            wreath: row.slice(:id, :name))
+          raise Ledger::TooLittle unless plan == before["plan"]
+          action = @ledger.write("cut", @materials.entries_of(moves, ids), wreath: row.slice(:id, :name))
           update(id, version, plan: JSON.generate(plan), cut_action: action)
         end
       end
 
+      # The wreath that an action of the ledger cut, unless it was an occasion's.
+      # @return [Integer, nil]
+      def cut_by(action) = all_rows.where(cut_action: action, deleted_at: nil).get(:id)
+
       # Puts back what was taken.
+      # @param version [Integer, nil] nil when it is taken back in the ledger
       # @raise [Missing, Outdated, Settled, Together, Ledger::TooLittle]
       def uncut(id, version)
-        @database.transaction do
-          row = rows.for_update.first(id:) || raise(Missing)
+        @database.whole do
+          row = locked(id)
+          raise Outdated.new(show(row)) unless version.nil? || row[:version] == version
           raise Settled unless row[:cut_action]
-          raise Together if @database[:occasions].where(cut_action: row[:cut_action]).any?
-          @ledger.undo(row[:cut_action])
-          back = update(id, version, cut_action: nil)
+          raise Together if @database[:occasions].where(cut_action: row[:cut_action], deleted_at: nil).any?
+          # An earlier version could take it back in the ledger and leave the wreath as it was.
+          @ledger.undo(row[:cut_action]) unless @ledger.undone?(row[:cut_action])
+          back = update(id, row[:version], cut_action: nil)
           # Those that were cut with it on an occasion that is no more are taken back with it.
           uncut_together(row[:cut_action])
           back
@@ -92,6 +116,8 @@ module Server
 
       def table = :wreaths
 
+      def locked(id) = rows.where(id:).for_update.first || raise(Missing)
+
       # The plan as it was saved, with what the stash now says of its materials; once it is cut, with
       # what the stash said then.
       def show(row, stash = nil, ticks = nil, made = nil)
@@ -103,8 +129,34 @@ module Server
           "occasion" => row[:occasion_id], "made" => made)
       end
 
-      def fresh(plan, stash) =
-        Array(plan["materials"]).map { |material| @materials.fresh(material, stash, plan["units"]) }
+      # A plan need not be workable, but it must be one.
+      # @raise [Lantern::Plan::Refused]
+      def showable(plan)
+        refuse = ->(at, says) { raise Lantern::Plan::Refused.at(at, says) }
+        format = Lantern::Plan::Document::FORMAT
+        refuse.call("format", "A wreath is kept as a plan: its format is “#{format}”.") unless plan["format"] == format
+        refuse.call("version", "Plans of version 1 are kept here.") unless plan["version"] == 1
+        refuse.call("units", "Units are “in” or “cm”.") unless %w[in cm].include?(plan["units"])
+        refuse.call("form", "The form is an object with its sizes.") unless plan["form"].is_a?(Hash)
+        %w[materials layers].each do |list|
+          rows = plan.fetch(list, [])
+          refuse.call(list, "The #{list} of a plan are a list.") unless rows.is_a?(Array)
+          wrong = rows.index { !_1.is_a?(Hash) }
+          refuse.call("#{list}.#{wrong}", "This is no object with named fields.") if wrong
+        end
+      end
+
+      # What is shown in the place of a plan that cannot be.
+      NO_PLAN = {"format" => Lantern::Plan::Document::FORMAT, "version" => 1, "units" => "in",
+                 "form" => {"base" => "wire", "shape" => "ring"}}.freeze
+      private_constant :NO_PLAN
+
+      # In the plan's units, when they are any.
+      def fresh(plan, stash)
+        return plan["materials"] || [] unless plan["materials"].is_a?(Array)
+        units = %w[in cm].find { _1 == plan["units"] }
+        plan["materials"].map { |material| @materials.fresh(material, stash, units) }
+      end
 
       def name(plan)
         name = plan["name"].is_a?(String) ? plan["name"].strip[0, 200] : ""

@@ -13,6 +13,8 @@ module Server
 
       # Steps to a curve; an arc takes as many to a quarter of a circle.
       STEPS = 40
+      # An arc of a smaller radius is as good as a straight line.
+      SMALLEST = 1e-9
 
       TOKEN = /[MmLlHhVvCcSsQqTtAaZz]|#{Transform::NUMBER}/
       TAKES = {"M" => 2, "L" => 2, "H" => 1, "V" => 1, "C" => 6, "S" => 4, "Q" => 4, "T" => 2, "A" => 7, "Z" => 0}
@@ -44,7 +46,9 @@ module Server
             if given.size < takes || given.any? { _1.match?(/\A[A-Za-z]\z/) }
               raise Unreadable, "“#{letter}” lacks a number"
             end
-            yield letter, given.map(&:to_f)
+            numbers = given.map(&:to_f)
+            raise Unreadable, "a number is larger than any drawing" if numbers.any? { _1.abs > Transform::LARGEST }
+            yield letter, numbers
             letter = {"M" => "L", "m" => "l"}.fetch(letter, letter)
             break if takes.zero? || tokens.empty? || tokens.first.match?(/\A[A-Za-z]\z/)
           end
@@ -127,7 +131,7 @@ module Server
       def arc(rx, ry, tilt, large, sweep, x, y)
         from, to = @at, [x, y]
         rx, ry = rx.abs, ry.abs
-        return line(to) if rx.zero? || ry.zero? || from == to
+        return line(to) if [rx, ry].min < SMALLEST || from == to
         cos, sin = Math.cos(tilt * Math::PI / 180), Math.sin(tilt * Math::PI / 180)
         dx, dy = (from[0] - x) / 2, (from[1] - y) / 2
         px, py = cos * dx + sin * dy, -sin * dx + cos * dy

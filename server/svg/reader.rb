@@ -37,6 +37,7 @@ module Server
           refuse("The file is larger than #{MOST_BYTES / 1000} kB; an outline is a few. Simplify it in the program " \
             "that drew it.")
         end
+        refuse("The file is not text in UTF-8.") unless @text.dup.force_encoding("UTF-8").valid_encoding?
         if @text.match?(/<!ENTITY/i)
           refuse("The file declares entities, which can hide anything; save it as plain SVG.")
         end
@@ -51,7 +52,6 @@ module Server
 
       def root
         text = @text.dup.force_encoding("UTF-8")
-        refuse("The file is not text in UTF-8.") unless text.valid_encoding?
         document = REXML::Document.new(text)
         refuse("This is not an SVG file.") unless document.root&.name == "svg"
         document.root
@@ -65,6 +65,9 @@ module Server
         return [] if UNSEEN.include?(element.name) || hidden?(element)
         here = transform * Transform.read(element.attributes["transform"])
         own = subpaths(element).map { |points| points.map { here.call(_1) } }
+        unless own.all? { |points| points.flatten.all? { _1.abs <= Transform::LARGEST } }
+          refuse("The file holds numbers that no drawing can be made with.")
+        end
         @count += own.sum(&:size)
         if @count > MOST_POINTS
           refuse("The outline has more than #{MOST_POINTS} points. Simplify it in the program that drew it.")
@@ -112,7 +115,10 @@ module Server
         PathData.read("M#{x - rx} #{y}A#{rx} #{ry} 0 0 1 #{x + rx} #{y}A#{rx} #{ry} 0 0 1 #{x - rx} #{y}Z")
       end
 
-      def number(element, name) = element.attributes[name].to_s[Transform::NUMBER].to_f
+      def number(element, name)
+        found = element.attributes[name].to_s[Transform::NUMBER].to_f
+        (found.abs > Transform::LARGEST) ? refuse("The file holds numbers that no drawing can be made with.") : found
+      end
 
       def describe(found)
         sized = found.filter_map { |points| measured(cleaned(points)) }.sort_by { -_1[:area] }

@@ -13,6 +13,9 @@ module Server
 
       NONE = new(1.0, 0.0, 0.0, 1.0, 0.0, 0.0)
 
+      # No coordinate of a drawing is larger.
+      LARGEST = 1e9
+
       NUMBER = /[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d{1,3})?/
 
       class << self

@@ -54,7 +54,7 @@ RSpec.describe "The bench", :api, :store do
     expect(make).to include("minutes" => 30, "note" => "Lay them closer.", "photo" => true,
       "wreath_name" => "Door 7, rope ring")
     expect(make["steps"])
-      .to match [include("title" => /Coil the cord/, "took" => 30.0, "planned" => be_between(30, 60))]
+      .to match [include("title" => /Coil the cord/, "took" => 30.0, "planned" => be_between(15, 20))]
     expect(make["lines"][0]).to include("method" => "rope_coil", "material" => "rope", "used" => 744.0,
       "used_says" => "62 ft")
     header "Host", "localhost"

@@ -2,71 +2,145 @@
 
 require "fileutils"
 require "net/http"
+require "open3"
 require "socket"
 require "tmpdir"
 require_relative "../support/server"
+require_relative "../support/trial/application"
+
+# Ways of asking an application that is a process of its own.
+module AskingAProcess
+  # What a start says that does not begin to serve, and its exit status.
+  def said_by(var, **env)
+    free = TCPServer.open("127.0.0.1", 0) { _1.addr[1] }
+    env = {"VAR" => var, "PORT" => free.to_s}.merge(env.transform_keys(&:to_s))
+    said, status = Open3.capture2e(env, RbConfig.ruby, "server/launch.rb")
+    [said, status.exitstatus]
+  end
+
+  # A folder in which it ran once and was stopped, made once and copied after that.
+  def folder
+    @@served ||= Dir.mktmpdir("lantern-served").tap do |served|
+      Trial::Application.new(served).start.stop
+      at_exit { FileUtils.rm_rf(served) }
+    end
+    Dir.mktmpdir("lantern").tap { FileUtils.cp_r(File.join(@@served, "."), _1) }
+  end
+
+  def names(application) = application.ask("get", "/wreaths").last["wreaths"].map { _1["name"] }
+
+  def add(application, name) = application.ask("post", "/wreaths", {plan: plan(name:)})
+end
 
 RSpec.describe "The application as a process" do
-  let(:var) { Dir.mktmpdir("lantern") }
+  include AskingAProcess
+
+  let(:var) { folder }
+  let(:application) { Trial::Application.new(var) }
 
   after do
-    @started&.each { |pid| end_process(pid) }
-    left = Server::MariaDB.new(File.join(var, "mariadb"))
-    left.stop
+    application.stop
     FileUtils.rm_rf(var)
   end
 
-  # Starts it, and answers the address that it prints.
-  def start(port)
-    reader, writer = IO.pipe
-    pid = Process.spawn({"VAR" => var, "PORT" => port.to_s}, RbConfig.ruby, "server/launch.rb", out: writer,
-      err: File::NULL)
-    (@started ||= []) << pid
-    writer.close
-    said = +""
-    Timeout.timeout(90) { said << reader.readline until said =~ %r{http://[\d.]+:\d+} }
-    [pid, URI(said[%r{http://[\d.]+:\d+}]), said]
-  end
-
-  def free_port = TCPServer.open("127.0.0.1", 0) { _1.addr[1] }
-
-  def end_process(pid, signal = "TERM")
-    Process.kill(signal, pid)
-    Process.wait(pid)
-  rescue Errno::ESRCH, Errno::ECHILD
-    nil
-  end
-
-  def wreaths(address) = JSON.parse(Net::HTTP.get(address + "/api/wreaths"))["wreaths"]
-
-  def add(address, name)
-    Net::HTTP.post(address + "/api/wreaths", JSON.generate(plan: plan(name:)), "content-type" => "application/json")
-  end
-
   it "comes back with nothing lost when it is killed hard, and leaves nothing running when it is stopped" do
-    pid, address, = start(free_port)
-    before = wreaths(address).size
+    before = names(application.start).size
     expect(before).to be >= 6
-    add(address, "Kept before the kill")
-    end_process(pid, "KILL")
-    pid, address, = start(free_port)
-    expect(wreaths(address).map { _1["name"] }).to include("Kept before the kill")
-    expect(wreaths(address).size).to eq before + 1
-    end_process(pid)
-    expect(Server::MariaDB.new(File.join(var, "mariadb"))).not_to be_running
+    add(application, "Kept before the kill")
+    application.kill(:application)
+    expect(names(application.start)).to include("Kept before the kill")
+    expect(names(application).size).to eq before + 1
+    application.close
+    expect(application.database).not_to be_running
   end
 
   it "chooses another port when the one asked for is taken, and says so" do
     TCPServer.open("127.0.0.1", 0) do |taken|
       port = taken.addr[1]
-      _, address, said = start(port)
-      expect(said).to include("Port #{port} is taken; using #{address.port}.")
-      expect(JSON.parse(Net::HTTP.get(address + "/api/ping"))).to eq("ok" => true)
+      other = Trial::Application.new(var, port:).start
+      expect(other.said).to include("Port #{port} is taken; using #{other.address.port}.")
+      expect(other.ask("get", "/ping")).to eq [200, {"ok" => true}]
+    ensure
+      other&.stop
     end
   end
 
+  it "says in a sentence why it cannot start, and writes no trace" do
+    {{PORT: "abc"} => /PORT=abc is no port/, {PORT: "70000"} => /PORT=70000 is no port/,
+     {PORT: "-1"} => /is no port/, {VAR: "/proc/nowhere"} => %r{/proc/nowhere cannot be used},
+     {HOST: "0.0.0.0"} => /no sign-in yet/}.each do |env, says|
+      said, status = said_by(var, **env)
+      expect([status, said]).to match [1, says]
+      expect(said).not_to match(/\.rb:\d+/)
+    end
+  end
+
+  it "keeps everything in a file from the command line, whether it runs or not, and takes it back" do
+    application.start
+    file = File.join(var, "all.jsonl.gz")
+    run = ->(*words) { Open3.capture2e({"VAR" => var}, "bin/lantern", *words) }
+    expect(run.call("backup", file)[1]).to be_success
+    add(application, "Gone again")
+    expect(run.call("restore", file)[0]).to match(/\ARestored: 24 wreaths.*before-restore-/)
+    expect(names(application)).not_to include("Gone again")
+    application.close
+    expect(run.call("restore", file)[1]).to be_success
+    said, status = run.call("restore", __FILE__)
+    expect([said, status.exitstatus]).to match [/no archive/, 2]
+  end
+
+  it "takes a folder that was copied for its own, and leaves the original's database alone" do
+    application.start
+    copied = Dir.mktmpdir("lantern-copy")
+    FileUtils.cp_r(File.join(var, "."), copied)
+    copy = Trial::Application.new(copied).start
+    add(copy, "In the copy")
+    expect([application, copy].map { names(_1).include?("In the copy") }).to eq [false, true]
+  ensure
+    copy&.stop
+    FileUtils.rm_rf(copied)
+  end
+end
+
+RSpec.describe "The application, once it runs" do
+  include AskingAProcess
+
+  before(:context) { @application = Trial::Application.new(folder).start }
+
+  after(:context) do
+    @application.stop
+    FileUtils.rm_rf(@application.var)
+  end
+
+  it "says where the first one answers when it is started a second time, and leaves it alone" do
+    said, status = said_by(@application.var)
+    expect([said, status]).to eq ["Crisp Lantern runs in this folder already: #{@application.address}\n", 0]
+    expect(names(@application).size).to be >= 6
+  end
+
+  it "answers at both addresses of this machine, and at no other" do
+    address = @application.address
+    expect(Net::HTTP.get(URI("http://[::1]:#{address.port}/api/ping"))).to eq "{\"ok\":true}"
+    expect(Net::HTTP.get_response(address + "/api/ping", {"Host" => "elsewhere.example"}).code).to eq "403"
+  end
+
+  it "cuts off who sends a body byte by byte" do
+    slow = TCPSocket.new(@application.address.host, @application.address.port)
+    slow.write("POST /api/work HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\n" \
+      "Content-Length: 5000\r\n\r\n")
+    answered = Timeout.timeout(60) do
+      loop do
+        slow.write(" ")
+        break slow.readpartial(200) if slow.wait_readable(1)
+      end
+    end
+    expect(answered).to start_with("HTTP/1.1 408")
+  ensure
+    slow&.close
+  end
+
   it "serves the screens, and keeps other pages out of them" do
-    _, address, = start(free_port)
+    address = @application.address
     page = Net::HTTP.get_response(address + "/wreaths/1/cover")
     expect(page.body).to include("<div id=\"root\">")
     expect(page["content-security-policy"]).to include("default-src 'self'", "frame-ancestors 'none'")
@@ -77,7 +151,18 @@ RSpec.describe "The application as a process" do
 end
 
 RSpec.describe Server::MariaDB do
-  let(:directory) { Dir.mktmpdir("lantern-db") }
+  before(:context) do
+    @stopped = Dir.mktmpdir("lantern-db")
+    described_class.new(@stopped).start.stop
+  end
+
+  after(:context) { FileUtils.rm_rf(@stopped) }
+
+  # One that was installed, started and stopped.
+  def installed(directory = Dir.mktmpdir("lantern-db")) =
+    directory.tap { FileUtils.cp_r(File.join(@stopped, "."), _1) }
+
+  let(:directory) { installed }
   let(:server) { described_class.new(directory) }
 
   after do
@@ -98,8 +183,65 @@ RSpec.describe Server::MariaDB do
     }.to raise_error(SystemCallError)
   end
 
+  it "starts whatever a kill left behind of its first start" do
+    path = ->(name) { File.join(directory, name) }
+    half = {
+      "nothing but the folder of the data, half made" => -> {
+        FileUtils.rm_rf(path.call("data"))
+        FileUtils.mkdir_p(path.call("data.new/mysql"))
+      },
+      "an older version's, half made" => -> { FileUtils.rm_rf(path.call("data/mysql")) },
+      "an empty password" => -> { File.write(path.call("account"), "") },
+      "half an accounts file" => -> { File.write(path.call("accounts.sql"), "ALTER USER 'ro") },
+      "a number that is no port" => -> { File.write(path.call("port"), "") },
+      "another process's number" => -> { File.write(path.call("pid"), Process.pid.to_s) }
+    }
+    half.each do |what, leave|
+      FileUtils.rm_rf(directory)
+      FileUtils.mkdir_p(directory)
+      installed(directory)
+      leave.call
+      expect([what, described_class.new(directory).start.running?]).to eq [what, true]
+      described_class.new(directory).stop
+    end
+  end
+
+  it "does not take another folder's database for its own" do
+    other = installed
+    theirs = described_class.new(other).start
+    File.write(File.join(directory, "pid"), File.read(File.join(other, "pid")))
+    server.start
+    server.stop
+    expect(theirs).to be_running
+  ensure
+    theirs&.stop
+    FileUtils.rm_rf(other)
+  end
+
+  it "takes another port when its own was taken meanwhile" do
+    server.start.connect("lantern_kept").disconnect
+    port = server.address[/\d+\z/].to_i
+    server.stop
+    TCPServer.open("127.0.0.1", port) {
+      expect(described_class.new(directory).start.address).not_to end_with(":#{port}")
+    }
+  end
+
+  it "lets the application in as itself, not as root, and with a time limit" do
+    database = server.start.connect("lantern_kept")
+    expect(database.get(Sequel.function(:current_user))).to eq "lantern@127.0.0.1"
+    expect { database[Sequel[:mysql][:global_priv]].count }.to raise_error(Sequel::DatabaseError, /denied/)
+    server.hold(true)
+    began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    expect(server).not_to be_running
+    expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 10
+  ensure
+    server.hold(false)
+    database&.disconnect
+  end
+
   it "finds a server that an earlier application left behind, and its data after a kill" do
-    database = server.start.connect("kept")
+    database = server.start.connect("lantern_kept")
     database.create_table(:marks) { Integer :mark }
     database[:marks].insert(mark: 7)
     again = described_class.new(directory).start
@@ -107,6 +249,6 @@ RSpec.describe Server::MariaDB do
     again.kill
     expect(server).not_to be_running
     database.disconnect
-    expect(described_class.new(directory).start.connect("kept")[:marks].get(:mark)).to eq 7
+    expect(described_class.new(directory).start.connect("lantern_kept")[:marks].get(:mark)).to eq 7
   end
 end

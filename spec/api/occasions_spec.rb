@@ -124,44 +124,6 @@ RSpec.describe "Occasions", :api, :store do
   end
 end
 
-RSpec.describe "Everything as one file", :api, :store do
-  it "restores to the same" do
-    RealStore.load_demo
-    rope = ask(:get, "/materials")["materials"].find { _1["material"]["id"] == "rope" }
-    ask(:post, "/materials/#{rope["id"]}/ledger", {kind: "bought", piece: "10 ft", change: 2, units: "in"})
-    ask(:post, "/actions/#{ask(:get, "/materials/#{rope["id"]}/ledger")["entries"][0]["action"]}/undo", {})
-    before = ask(:get, "/archive.json")
-    RealStore.empty
-    ask(:post, "/materials", {units: "in", material: ribbon})
-    expect(ask(:post, "/archive.json", before)["restored"]).to include("wreaths" => 24, "materials" => 19, "makes" => 6)
-    expect(ask(:get, "/archive.json")).to eq before
-  end
-
-  it "takes in nothing of what is no archive, or contradicts itself" do
-    ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [44])})
-    before = ask(:get, "/archive.json")
-    {
-      {"format" => "other"} => /no archive/,
-      before.merge("version" => 9) => /another version, 9/,
-      before.merge("tables" => 7) => /no tables/,
-      before.merge("tables" => {"users" => []}) => /“users”/,
-      before.merge("tables" => {"wreaths" => [{"id" => 1, "evil" => 1}]}) => /“evil”/,
-      before.merge("tables" => {"wreaths" => [7]}) => /not an object/,
-      before.merge("tables" => {"wreaths" => "x"}) => /not a list of rows/,
-      before.merge("tables" => before["tables"]
-        .merge("materials" => before["tables"]["materials"]
-          .map { _1.merge("document" => "{\"id\":1}") })) => /“Marigold tape” cannot be read/,
-      before.merge("tables" => before["tables"]
-        .merge("materials" => before["tables"]["materials"].map { _1.merge("document" => "{") })) => /not JSON/,
-      before.merge("tables" => {"ticks" => [{"wreath_id" => 99, "place" => "x"}]}) => /contradicts itself/
-    }.each do |document, says|
-      expect(ask(:post, "/archive.json", document)["problems"][0]["says"]).to match(says)
-      expect(status).to eq 422
-      expect(ask(:get, "/archive.json")).to eq before
-    end
-  end
-end
-
 RSpec.describe Server::Files::Whole do
   it "leaves the old file as it was when the new one cannot be written whole" do
     Dir.mktmpdir do |directory|

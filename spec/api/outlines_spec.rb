@@ -89,6 +89,15 @@ RSpec.describe "Outlines in and out", :api do
     expect([found["width"], found["height"]]).to all(be_within(1e-3).of(20 * Math.sqrt(2)))
   end
 
+  it "are refused when their numbers are beyond any drawing" do
+    ["<path d='M0 0L5 9A1 1e308 0 0 1 9 9Z'/>", "<rect width='1e308' height='9'/>", "<circle r='9' cx='1e308'/>",
+      "<path d='M0 0L5 9L9 0Z' transform='scale(1e308)'/>", "<path d='M1e308 1e308L-1e308 1e308L0 -1e308Z'/>",
+      "<polygon points='0,0 1e308,0 0,1e308'/>", "<polygon points='0,0 1e-300,0 0,1e-300'/>"].each do |shape|
+      answer = ask(:post, "/outlines", {svg: "<svg xmlns='http://www.w3.org/2000/svg'>#{shape}</svg>"})
+      expect([shape, status, answer["problems"].map { _1["at"] }]).to eq [shape, 422, ["svg"]]
+    end
+  end
+
   it "are refused when they are hostile or nothing, in a sentence" do
     expect(refused("<!DOCTYPE svg [<!ENTITY a \"b\">]><svg>&a;</svg>")).to match(/declares entities/)
     expect(refused("<svg><script>alert(1)</script><rect width='1' height='1'/></svg>")).to match(/carries a script/)

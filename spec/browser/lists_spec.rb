@@ -13,6 +13,41 @@ RSpec.describe "The lists", :browser, :store do
     expect(page).to be_axe_clean
     click_on "Delete Door 3, marigold wrap"
     expect(page).to have_css("h2", count: 23)
+    find("summary", text: "Deleted: one wreath").click
+    expect(page).to have_text("gone for good in 30 days")
+    expect(page).to be_axe_clean
+    click_on "Bring back Door 3, marigold wrap"
+    expect(page).to have_css("h2", count: 24)
+    expect(page).to have_no_css("summary", text: "Deleted")
+  end
+
+  it "shows a row that cannot be shown, says why, and shows the others" do
+    load_demo
+    RealStore.database[:materials].where(slug: "rope").update(document: "{\"id\":\"rope\",\"kind\":\"rope\"}")
+    RealStore.database[:wreaths].where(Sequel.like(:name, "Door 3,%")).update(plan: "[7]")
+    visit "/stash"
+    expect(page).to have_css("h3", minimum: 18)
+    expect(page).to have_css("li", text: /Tarred hemp cord.*Name is missing/m)
+    visit "/"
+    expect(page).to have_css("li", text: /Door 3, marigold wrap.*cannot be read any more/m)
+    expect(page).to have_css("h2", count: 24)
+  end
+
+  it "brings back a backup, and keeps what was there before" do
+    load_demo
+    RealStore.store.backups.make("daily")
+    visit "/"
+    click_on "Delete Door 3, marigold wrap"
+    expect(page).to have_css("h2", count: 23)
+    find("summary", text: "Everything as one file").click
+    expect(page).to have_text("The last daily backup is less than an hour old")
+    first("button", text: "Bring back", exact_text: true).click
+    expect(page).to have_text("What is here now is replaced, and kept as a backup.")
+    expect(page).to be_axe_clean
+    click_on "Bring it back"
+    expect(page).to have_css("[role=status]", text: /Restored: 24 wreaths/)
+    expect(page).to have_css("h2", count: 24)
+    expect(page).to have_css("li", text: "As it was before a restore")
   end
 
   it "teaches with one sentence and one button where there is nothing" do

@@ -149,13 +149,14 @@ RSpec.describe "Files in, on the screen", :browser, :store do
 
   it "restores everything from one file" do
     load_demo
-    archive = JSON.generate(RealStore.store.archive.write)
+    archive = RealStore.archive
     RealStore.empty
     visit "/"
     find("summary", text: "Everything as one file").click
     attach_file "Archive to restore", file("x.json", "no json")
-    expect(page).to have_css("[role=status]", text: "not JSON")
-    attach_file "Archive to restore", file("archive.json", archive)
+    click_on "Restore it"
+    expect(page).to have_css("[role=status]", text: "no archive of Crisp Lantern")
+    attach_file "Archive to restore", file("archive.jsonl", archive)
     click_on "Restore it"
     expect(page).to have_css("[role=status]", text: "Restored: 24 wreaths, 19 materials, 1 occasions.")
     expect(page).to have_css("h2 a", text: "Door 7, rope ring")

@@ -4,34 +4,19 @@ require "fileutils"
 require "tmpdir"
 require_relative "../support/browser"
 require_relative "../support/keys"
+require_relative "../support/trial/application"
 
 RSpec.describe "A server that dies at the bench", :browser do
-  let(:var) { Dir.mktmpdir("lantern-bench") }
-
-  def start(port)
-    reader, writer = IO.pipe
-    pid = Process.spawn({"VAR" => var, "PORT" => port.to_s}, RbConfig.ruby, "server/launch.rb", out: writer,
-      err: File::NULL)
-    writer.close
-    said = +""
-    Timeout.timeout(90) { said << reader.readline until said.include?("Crisp Lantern is at") }
-    [pid, said[%r{http://[\d.]+:\d+}]]
-  end
-
-  def kill(pid, signal)
-    Process.kill(signal, pid)
-    Process.wait(pid)
-  end
+  let(:application) { Trial::Application.new(Dir.mktmpdir("lantern-bench")) }
 
   after do
     Capybara.app_host = nil
-    Server::MariaDB.new(File.join(var, "mariadb")).stop
-    FileUtils.rm_rf(var)
+    application.stop
+    FileUtils.rm_rf(application.var)
   end
 
   it "has the right count at every step, killed and started again" do
-    port = TCPServer.open("127.0.0.1", 0) { _1.addr[1] }
-    pid, address = start(port)
+    address = application.start.address.to_s
     Capybara.app_host = address
     Capybara.run_server = false
     visit "/"
@@ -39,25 +24,23 @@ RSpec.describe "A server that dies at the bench", :browser do
     id = page.current_path[%r{/wreaths/(\d+)}, 1]
     visit "/wreaths/#{id}/bench"
     {"Cut the pieces" => 2, "Coil the cord" => 3, "Push in the fillers" => 4}.each do |title, count|
-      find("nav[aria-label=Steps] button", text: title).click
+      find("nav[aria-label=Steps] button", text: title, wait: 30).click
       expect(page).to have_css("h2", text: title)
       press(:space)
       expect(page).to have_css("[data-count]", text: /\A1\z/)
-      kill(pid, "KILL")
+      application.kill(:application)
       (count - 1).times { press(:space) }
       expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
       expect(page).to have_css("[data-kept]", text: "the server is away")
-      pid, again = start(port)
-      expect(again).to eq address
+      expect(application.start.address.to_s).to eq address
       expect(page).to have_css("[data-kept]", text: "Saved", wait: 20)
       expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
       page.refresh
       expect(page).to have_css("h2", text: title)
       expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
     end
-    kept = JSON.parse(Net::HTTP.get(URI("#{address}/api/wreaths/#{id}/bench")))
+    kept = application.ask("get", "/wreaths/#{id}/bench").last
     expect(kept["counts"]).to eq("cut" => 2, "base.coil" => 3, "base.fill" => 4)
-    kill(pid, "TERM")
   ensure
     Capybara.run_server = true
   end

@@ -11,14 +11,25 @@ module Asking
   CONTRACT = Committee::Drivers.load_from_file(Server::App::CONTRACT,
     parser_options: {strict_reference_validation: true})
 
-  def app = @app ||= Server::App.new
+  def app = @app ||= Server::Manners.new(Server::App.new)
 
   # @return [Hash] the answer's body
-  def ask(verb, path, body = nil)
+  # @param as [String, nil] the request's own name
+  def ask(verb, path, body = nil, as: nil)
     header "Host", "localhost"
-    header "Content-Type", "application/json" if body
+    header "Content-Type", body ? "application/json" : nil
+    header "Idempotency-Key", as
     public_send(verb, "/api#{path}", *((body.is_a?(String) || body.nil?) ? body : JSON.generate(body)))
     check_against_contract(verb, path)
+    JSON.parse(last_response.body)
+  end
+
+  # Puts an archive back.
+  # @return [Hash] the answer's body
+  def restore(text)
+    header "Host", "localhost"
+    header "Content-Type", "application/x-ndjson"
+    post "/api/archive.jsonl", text
     JSON.parse(last_response.body)
   end
 

@@ -16,14 +16,15 @@ module Lantern
         Worked.new(occasion, Batch.new(occasion), Calendar.new(occasion)).to_h
       end
 
-      # What cutting all of it as one does to the stash.
+      # The cut sheet of all of it as one, and what cutting by it does to the stash.
       #
-      # @return [Array<Cut::Move>]
+      # @return [(Array<Hash>, Array<Cut::Move>)]
       # @raise [Plan::Refused]
-      def moves(document)
+      def cutting(document)
         occasion = Document.read(document)
-        cuttings = Batch.new(occasion).stock.reject { _1.demand.none? }
-        cuttings.flat_map { Cut::Move.of(_1, occasion.smallest_remnant) }
+        batch = Batch.new(occasion)
+        moves = batch.stock.reject { _1.demand.none? }.flat_map { Cut::Move.of(_1, occasion.smallest_remnant) }
+        [Worked.new(occasion, batch, Calendar.new(occasion)).to_h["cut_sheet"], moves]
       end
     end
   end

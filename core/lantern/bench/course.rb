@@ -15,7 +15,7 @@ module Lantern
       # cutting, and to cut one piece; to look from a distance (from memory).
       READY_MINUTES = 4
       CUT_MINUTES = 2
-      PIECE_MINUTES = 1 / 6.0
+      PIECE_MINUTES = 0.1
       LOOK_MINUTES = 4
 
       # @param plan [Plan::Document]

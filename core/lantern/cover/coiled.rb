@@ -36,8 +36,10 @@ module Lantern
       # Each new rope is glued where the last ended, and both ends are tucked (common practice).
       JOIN = 1
       ENDS = 2
-      # The gap that is not worth pointing at, as a share of the cord's thickness (from memory).
+      # The gap that is not worth pointing at, as a share of the cord's thickness (from memory), and in inches: what
+      # no tape shows.
       UNSEEN = 0.05
+      LEAST_SEEN = 1 / 16r
 
       # @return [Float] inches
       def diameter = material.diameter.to_f
@@ -47,7 +49,23 @@ module Lantern
 
       # Coils that touch on the crowded edge.
       # @return [Integer]
-      def fitting = @fitting ||= (form.crowded_run / lying + 1e-9).floor
+      def fitting = @fitting ||= (room / lying + 1e-9).floor
+
+      # What coils have of the crowded edge. A thick rope turns about its own middle, which runs half its thickness
+      # farther in; what is thin gives that much (common practice: fillers one in five to ten on a common frame).
+      def room
+        @room ||= if thick?
+          half = form.half_face
+          [form.crowded_run - form.path.crowded(half) + form.path.crowded(half + diameter / 2), 0.0].max
+        else
+          form.crowded_run
+        end
+      end
+
+      # Against the tightest radius of the inside edge (from memory).
+      THICK = 0.2
+
+      def thick? = diameter > THICK * form.tightest_inside_radius
 
       def pitch = form.run / turns
 
@@ -67,13 +85,13 @@ module Lantern
 
       def gap_middle = gap_at(form.run)
 
-      def gap_crowded = [gap_at(form.crowded_run), 0.0].max
+      def gap_crowded = [gap_at(room), 0.0].max
 
       def coil_need =
         run(material: material.id, what: "coils", length: coils + ENDS, join: JOIN, least: length_per_turn)
 
-      # Half a minute a coil, and three to begin (from memory).
-      def coil_minutes = turns / 2.0 + 3
+      # A second and a half for every inch, and three minutes to begin (from memory).
+      def coil_minutes = coils * 1.5 / 60 + 3
 
       # A tack behind every few coils.
       def coil_glue = turns / 4 * 0.5 + 2.0
@@ -82,12 +100,14 @@ module Lantern
 
       def thickness = diameter
 
+      def seen?(gap) = gap > [UNSEEN * diameter, LEAST_SEEN].max
+
       # The gap at the wide edge that is pointed at: the nearest to a sixth of the way round, past none of these
       # coils.
       # @param closed [Array<Integer>] coils that something closes the gap after
       # @return [Array<Place::Gap>]
       def gaps_after(closed)
-        return [] unless gap_wide > UNSEEN * diameter
+        return [] unless seen?(gap_wide)
         free = (0...turns).to_a - closed
         Place::Gap.outside(form, count: turns, after: free.min_by { (_1 - turns / 6.0).abs } || 0, width: gap_wide)
       end
@@ -98,7 +118,7 @@ module Lantern
         check_test_piece
         if turns < 1
           refuse("material", "Not one coil of #{material.name}, #{text(diameter)} thick, fits round the inside edge, " \
-            "#{text(form.crowded_run)}.")
+            "#{text(room)}.")
         end
         refuse_crowd(turns, "material", "coils")
       end
@@ -106,17 +126,21 @@ module Lantern
       # The sum of the coils, line by line.
       def coil_working
         [
-          line(:crowded_run, "Along the inside edge", "", text(form.crowded_run)),
-          line(:fitting, "Coils that fit it", "#{bare(form.crowded_run)} ÷ #{bare(lying)}, rounded down", fitting.to_s),
+          line(:crowded_run, "Along the inside edge#{", half a cord farther in" if thick?}", "", text(room)),
+          *fitting_working,
           line(:round, "Once round the band, and the cord’s own thickness",
             "#{bare(form.girth)} + π × #{bare(diameter)}", text(round)),
           line(:length_per_turn, "One coil, moving on #{text(pitch)}", turn_sum, text(length_per_turn)),
           line(:coils, "Cord in the coils", "#{turns} × #{bare(length_per_turn)}", long_text(coils)),
           line(:ends, "Both ends tucked", "2 × #{bare(1)}", text(ENDS)),
-          line(:gap_wide, "Gap at the outside edge", "#{bare(form.wide_run)} ÷ #{turns} − #{bare(lying)}",
-            text(gap_wide))
+          line(:gap_wide, "Gap at the outside edge", gap_sum, text(gap_wide))
         ]
       end
+
+      def gap_sum = "#{bare(form.wide_run)} ÷ #{turns} − #{bare(lying)}"
+
+      def fitting_working =
+        [line(:fitting, "Coils that fit it", "#{bare(room)} ÷ #{bare(lying)}, rounded down", fitting.to_s)]
 
       def turn_sum = measured_turn ? "by your test piece" : "√(#{bare(round)}² + #{bare(pitch)}²)"
 

@@ -27,6 +27,9 @@ module Lantern
       def sheer_over_form = nil
 
       def twisting = nil
+
+      # It is bunched on purpose.
+      def too_wide = nil
     end
   end
 end

@@ -49,6 +49,9 @@ module Lantern
       TAKE_UP_BUNDLES = 9
       PITCH_BUNDLES = 1.5
       LOOSENESS = 2.5
+      # Sheer ribbon and netting are thin, and pack without a gap between bundles (from memory).
+      SHEER = 1 / 200r
+      SHEER_BUNDLES = 1.0
 
       def check
         super
@@ -67,7 +70,12 @@ module Lantern
       def width = strip_width || material.width || Rational(1)
 
       # A strip bunched in a knot, as a round bundle.
-      def bundle = Math.sqrt(4 * width * material.thickness_or_guess * LOOSENESS / Math::PI)
+      def bundle = Math.sqrt(4 * width * thick * LOOSENESS / Math::PI)
+
+      # How thick the strip is, by what it is.
+      def thick = material.thickness || (sheer? ? SHEER : material.thickness_or_guess)
+
+      def sheer? = material.sheer || material.kind == :mesh
 
       # What the knot goes round.
       def bar_girth = rail ? form.rail_girth : form.girth
@@ -79,7 +87,7 @@ module Lantern
         measured_take_up || TAKE_UP_BUNDLES * bundle
       end
 
-      def pitch = packed_pitch&.to_f || measured_pitch || PITCH_BUNDLES * bundle
+      def pitch = packed_pitch&.to_f || measured_pitch || (sheer? ? SHEER_BUNDLES : PITCH_BUNDLES) * bundle
 
       def per_section = super || ((bar_run / form.sections) / pitch - 1e-9).ceil
 
@@ -105,7 +113,7 @@ module Lantern
         [
           line(:bundle, "A strip bunched in the knot",
             measured_take_up ? "as measured" :
-            "√(4 × #{bare(width)} × #{format("%.3f", material.thickness_or_guess)} × 2.5 ÷ π)", text(bundle)),
+            "√(4 × #{bare(width)} × #{format("%.3f", thick)} × 2.5 ÷ π)", text(bundle)),
           line(:take_up, "Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" :
             "9 bundles, a guess", text(take_up)),
           line(:piece_length, "Cut each",
@@ -126,7 +134,7 @@ module Lantern
       def steps
         [step("knot", "Knot the strips", "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double " \
           "knot on the front, tails outward, and push them together.", count: tied, unit: :strips,
-          minutes: tied * 2 / 3.0, pattern: [["in this section", per_section]], rounds: "section")]
+          minutes: tied * (sheer? ? 0.14 : 0.4), pattern: [["in this section", per_section]], rounds: "section")]
       end
 
       def lies

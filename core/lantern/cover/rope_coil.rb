@@ -6,6 +6,7 @@ module Lantern
     # edge and fan out; short fillers pushed in from the front close what gapes outside.
     class RopeCoil < Covering
       include Coiled
+      include LegByLeg
       include Tested
 
       covering :rope_coil, title: "Rope coil", takes: %i[rope],
@@ -22,10 +23,13 @@ module Lantern
       option :accepted_gap, :length, zero: true, most: 12, label: "Gap you accept outside",
         default_says: "six tenths of the cord's thickness"
       closes_up
+      option :fan, :count, least: 0, most: 60, fine: true, label: "Coils over a corner",
+        default_says: "as many as close it", help: "Over every corner; they pile up at the tight point."
       option :filler_length, :length, fine: true, most: 120, label: "Length of a filler",
         default_says: "three quarters of the girth and an inch to tuck at each end"
 
       coil_figures
+      figure :fanned, :count, "Coils over corners"
       figure :gap_left, :length, "Gap left, on the average"
       figure :fillers, :count, "Fillers"
       figure :coils_between_fillers, :count, "Coils between fillers"
@@ -45,21 +49,16 @@ module Lantern
         check_coils
       end
 
-      def turns = fitting
-
       def accepted_gap = super || ACCEPTED_SHARE * material.diameter
 
       # How many fillers bring the average gap at the wide edge under what is accepted.
-      def fillers = @fillers ||= (school == :tight_inside) ? closing_fillers : 0
+      def fillers = @fillers ||= (school == :tight_inside) ? leg_fillers.sum : 0
 
       def coils_between_fillers = fillers.zero? ? nil : turns.fdiv(fillers).floor
 
       def filler_length = @filler_length ||= up_to_mark(super || FILLER_OF_GIRTH * form.girth + 2 * TUCK)
 
       def piece_length = fillers.zero? ? nil : filler_length
-
-      # What is left of the average gap once the fillers are in.
-      def gap_left = (form.wide_run - (turns + fillers) * lying) / turns
 
       def needs
         return [coil_need] if fillers.zero?
@@ -70,8 +69,7 @@ module Lantern
         return coil_working if fillers.zero?
         [
           *coil_working,
-          line(:fillers, "Fillers", "(#{bare(form.wide_run)} − #{turns} × (#{bare(lying)} + #{bare(accepted_gap)})) " \
-            "÷ #{bare(lying)}, rounded up", "#{fillers}, one every #{coils_between_fillers}"),
+          line(:fillers, "Fillers", fillers_sum, "#{fillers}, one every #{coils_between_fillers}"),
           line(:filler_length, "Each filler", filler_sum, text(filler_length))
         ]
       end
@@ -96,19 +94,10 @@ module Lantern
 
       def lies
         return [coil_lie] if fillers.zero?
-        [coil_lie, Place::Cords.filling(form, id:, material:, places: filler_places, of: turns, width: diameter)]
+        [coil_lie, cord_lie(:fillers, seats.fillers(leg_fillers), seats.fillers(leg_fillers, behind: true))]
       end
-
-      def gaps = gaps_after(filler_places)
-
-      # The coils after which a filler goes, evenly spread.
-      def filler_places = (0...fillers).map { |i| ((i + 0.5) * turns / fillers).floor }
 
       private
-
-      def closing_fillers
-        ((form.wide_run - turns * (lying + accepted_gap)) / lying - 1e-9).ceil.clamp(0, turns)
-      end
 
       def filler_sum
         return "as measured" if said?(:filler_length)

@@ -4,7 +4,9 @@ module Lantern
   module Cover
     # A strip of ribbon, cloth or burlap wound round the band, each turn lapping the one before.
     # Cut the covering open along the run and it is a strip lying askew: at pitch p on girth g it
-    # lies at the angle with tan a = g/p and covers w / sin a along the run.
+    # lies at the angle with tan a = g/p and covers w / sin a along the run. Nobody lays a strip nearly
+    # lengthwise, so a turn advances by no more than the strip's own covering width (common practice); then a
+    # strip as wide as the girth, or wider, is wound like any other.
     class SpiralWrap < Covering
       include Tested
 
@@ -54,11 +56,6 @@ module Lantern
             "#{text(material.width)} wide.")
         end
         refuse("lap", "A lap of #{text(lap)} leaves nothing of a strip #{text(lying)} wide.") if lap >= lying
-        if covering_width >= form.girth
-          refuse(strip_width ? "strip_width" : "material",
-            "A strip #{text(lying)} wide is too wide to spiral round a band that is #{text(form.girth)} around; " \
-            "anything narrower than #{text(form.girth + lap.to_f)} winds, and up to #{text(form.girth / 3)} lies well.")
-        end
         refuse_crowd(turns, "strip_width", "turns")
         if strip_length && strip_length <= JOIN
           refuse("strip_length", "A strip of #{text(strip_length)} is used up by its own join.")
@@ -75,7 +72,7 @@ module Lantern
       def lap = super || lying / 6
 
       def turns = @turns ||= (measured_advance ? form.crowded_run / measured_advance - 1e-9 : form.wide_run /
-        pitch_for(covering_width) - 1e-9).ceil.clamp(1, nil)
+        covering_width - 1e-9).ceil.clamp(1, nil)
 
       # How far a turn advances along the middle of the band.
       def pitch = form.run / turns
@@ -117,12 +114,11 @@ module Lantern
           *lying_working,
           line(:covering_width, "The strip, less the lap", "#{bare(lying)} − #{bare(lap)}", text(covering_width)),
           line(:girth, "Once round the band", "girth", text(form.girth)),
-          line(:pitch, "A turn then advances", "#{bare(covering_width)} × #{bare(form.girth)} ÷ " \
-            "√(#{bare(form.girth)}² − #{bare(covering_width)}²)", text(pitch_for(covering_width))),
+          line(:pitch, "A turn advances by no more than it covers", "", text(covering_width)),
           measured_advance ? line(:turns, "Turns, by your test piece",
             "#{bare(form.crowded_run)} ÷ #{bare(measured_advance)}, rounded up", turns.to_s) :
             line(:turns, "Turns along the wide edge",
-              "#{bare(form.wide_run)} ÷ #{bare(pitch_for(covering_width))}, rounded up", turns.to_s),
+              "#{bare(form.wide_run)} ÷ #{bare(covering_width)}, rounded up", turns.to_s),
           line(:length_per_turn, "One turn, on the slant and round the curve",
             measured_turn ? "by your test piece" : "once round the section", text(length_per_turn)),
           line(:wrap, "All turns", "#{turns} × #{bare(length_per_turn)}", long_text(wrap)),
@@ -148,8 +144,9 @@ module Lantern
         ]
       end
 
-      # About half a minute a turn, and a minute a join (from memory).
-      def winding_minutes = 1 + turns * 0.5 + (cut_strips? ? strips : 0)
+      # A second and a half for every inch, and half a minute a join (from memory; an arc in fourteen short strips
+      # takes about ten minutes, common practice).
+      def winding_minutes = 1 + wrap * 1.5 / 60 + (cut_strips? ? strips * 0.5 : 0)
 
       # What the step of the winding is called, and how the hands go: one length, or strip after strip.
       # @return [(String, String)]
@@ -179,10 +176,8 @@ module Lantern
 
       def covering_width = lying - lap
 
-      # The pitch that leaves the lap: p = w' g / sqrt(g^2 - w'^2).
-      def pitch_for(covered) = covered.to_f * form.girth / Math.sqrt(form.girth**2 - covered.to_f**2)
-
-      # The lap at an edge of this length, negative where it gapes: the same sum backwards.
+      # The lap at an edge of this length, negative where it gapes: what the strip covers on the slant, less the
+      # pitch there.
       def lap_at(edge, turns = self.turns)
         pitch = edge / turns
         lying.to_f - pitch * form.girth / Math.sqrt(form.girth**2 + pitch**2)
@@ -231,10 +226,10 @@ module Lantern
       end
 
       def too_wide
-        inside = form.closed? ? form.tightest_inside_radius / 4 : Float::INFINITY
-        limit, why = [[form.girth / 3, "a third of the way round the band"],
-          [inside, "a quarter of the inside edge's radius"]].min_by(&:first)
-        return if lying <= limit
+        inside = form.closed? ? form.tightest_inside_radius / 2 : Float::INFINITY
+        limit, why = [[form.girth / 2, "half of the way round the band"],
+          [inside, "half of the inside edge's radius"]].min_by(&:first)
+        return if lying <= limit || limit <= 0
         finding(:note, "puckers", "#{text(lying)} is wide for this form: past #{why}, #{text(limit)}, a strip " \
           "puckers on the inside.", at: "inside")
       end

@@ -59,7 +59,9 @@ module Lantern
 
       def needs
         unless material.sheets?
-          return [run(material: material.id, what: "loops", length:, join: JOIN, least: loop_length)]
+          # Ends meet inside a tie, and the loop is what gives: no roll is opened for sureness (common practice).
+          return [Place::Need.run(material: material.id, what: "loops", length:, join: 0, least: loop_length,
+            spread: 0)]
         end
         [pieces_of(:strips, material: material.id, length: longest_sheet, count: strips, width:, grain:)]
       end
@@ -93,8 +95,8 @@ module Lantern
                unit: :ties, move: :twist, minutes: loops * 0.4)
            end),
           step("loops", "Catch the strip in the ties",
-            "Gather its whole width at a tie, twist the tie shut, leave #{text(loop_length)} to the next. Outer rail " \
-            "first, then the one inside it.", count: loops, unit: :loops, minutes: 2 + loops * 0.8)]
+            "Gather its whole width at a tie, twist the tie shut, leave #{text(loop_length)} to the next, no more. " \
+            "Outer rail first, then the one inside it.", count: loops, unit: :loops, minutes: 2 + loops * 0.8)]
       end
 
       def lies = [Place::Loops.caught(form, id:, material:, ties:, rails:, length: loop_length.to_f, width: width.to_f)]

@@ -17,7 +17,9 @@ module Lantern
       spread 0.08 # from memory
 
       option :squash, :number, fine: true, default: 1.0, least: 0.3, most: 1.5, label: "Closing up",
-        help: "How wide a pass lies against the rope's own thickness."
+        help: "How wide a turn lies against the rope's own thickness."
+      option :stiffness, :number, fine: true, default: 1.0, least: 1.0, most: 2.0, label: "Stiffness",
+        help: "1 gives at the crossings; hard rope, about 1.6, jams sooner. A guess: weave a few passes."
 
       tested_by "Weave a few passes, measure, and these replace the sum."
 
@@ -29,6 +31,8 @@ module Lantern
 
       JOIN = 1
       ENDS = 2
+      # To pull an inch of it through (from memory).
+      SECONDS = 10
 
       def check
         super
@@ -39,8 +43,8 @@ module Lantern
           refuse("material", "Rope #{text(diameter)} thick does not pass between rails that are #{text(tight)} " \
             "apart; anything thinner than #{text([tight - rail_diameter, 0].max)} does.")
         end
-        if passes < 1
-          refuse("material", "Not one pass of #{material.name} fits along the inside edge, #{text(form.crowded_run)}.")
+        if turns < 1
+          refuse("material", "Not one turn of #{material.name} fits along the inside edge, #{text(form.crowded_run)}.")
         end
         refuse_crowd(passes, "material", "passes")
       end
@@ -55,8 +59,23 @@ module Lantern
       # The rope's own middle keeps this far from a rail's.
       def reach = diameter / 2 + form.section.rail_radius
 
-      # Passes side by side on the crowded edge.
-      def passes = @passes ||= (form.crowded_run / (measured_advance || diameter * squash) + 1e-9).floor
+      # Two passes to a turn: at an edge rail one turn joins two, which lie above one another there.
+      # Source: common practice, on a clover of three rails.
+      def passes = 2 * turns
+
+      # Turns side by side on the crowded edge, or as many as the crossings of the tightest bay let through.
+      def turns = @turns ||= [fitting, jamming].min
+
+      def fitting = (form.crowded_run / advance + 1e-9).floor
+
+      # Rope that does not give jams where it crosses: halfway between the rails that are closest on the crowded
+      # side (from memory).
+      def jamming = (form.path.crowded(middle_of_bay.abs) / (diameter * stiffness) + 1e-9).floor
+
+      def advance = measured_advance || diameter * squash
+
+      # How far from the middle of the band the bay on the crowded side lies.
+      def middle_of_bay = rails.first(2).sum(&:first) / 2
 
       # A pass crosses the face once.
       def least_turn = form.face * 0.9
@@ -78,7 +97,8 @@ module Lantern
 
       def length = passes * length_per_turn + ENDS
 
-      def gap_wide = form.wide_run / passes - diameter * squash
+      # Passes lie above one another on the crowded edge, and spread on the wide one.
+      def gap_wide = form.wide_run / passes - advance
 
       def needs = [run(material: material.id, what: "weaving", length:, join: JOIN, least: length_per_turn)]
 
@@ -92,8 +112,8 @@ module Lantern
             text(Math.sqrt(spacings.first**2 - 4 * reach**2))),
           line(:length_per_turn, "One pass, over every rail and round the edge",
             measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
-          line(:passes, "Passes side by side", "#{bare(form.crowded_run)} ÷ #{bare(diameter * squash)}, rounded down",
-            passes.to_s),
+          line(:turns, "Turns side by side on the crowded edge", turns_sum, turns.to_s),
+          line(:passes, "Passes, two to a turn", "2 × #{turns}", passes.to_s),
           line(:length, "All passes, both ends tucked", "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}",
             long_text(length))
         ]
@@ -118,8 +138,8 @@ module Lantern
 
       def steps
         [step("weave", "Weave over and under", "Over one rail, under the next; the next pass goes the other way. " \
-          "Push each against the last on the inside.", count: passes, unit: :passes, lays: :woven,
-          minutes: 3 + passes * 1.0)]
+          "Push each turn against the last on the inside.", count: passes, unit: :passes, lays: :woven,
+          minutes: 3 + length * SECONDS / 60)]
       end
 
       def glue = 2.0
@@ -132,6 +152,12 @@ module Lantern
       def thickness = diameter
 
       private
+
+      def turns_sum
+        return "by your test piece" if measured_advance
+        return "#{bare(form.crowded_run)} ÷ #{bare(diameter * squash)}, rounded down" if turns == fitting
+        "it jams: #{bare(form.path.crowded(middle_of_bay.abs))} between the rails ÷ (#{bare(diameter)} × #{stiffness})"
+      end
 
       def rail_diameter = 2 * form.section.rail_radius
     end

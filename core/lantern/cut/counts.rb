@@ -3,8 +3,12 @@
 module Lantern
   module Cut
     # Things that are counted, not cut: ties, blooms, packs of paint. What is on hand first, then the
-    # packages that come to the least money, and at that the fewest; exact.
+    # packages that come to the least money, and at that the fewest; exact, unless packages are very large.
     module Counts
+      # Of more than this many, what goes beyond comes in packages that are cheapest apiece. Nothing is lost by it
+      # where the others, of whom fewer are ever needed than that package holds, come to no more.
+      MOST = 20_000
+
       module_function
 
       # @return [Cutting]
@@ -17,9 +21,9 @@ module Lantern
         packages&.each { |index| wanted -= take(bars, demand, :offer, index, material.offers[index][:count], wanted) }
         price = (packages || []).sum { |index| (material.offers[index][:price] * 10_000).to_i }
         opened = bars.select { _1.source == :on_hand }.map(&:index)
-        Cutting.new(material:, demand:, bars:, bought: (packages || []).tally, optimal: wanted.zero?, bound: price,
-          short: wanted, untouched: material.on_hand.each_with_index.reject { |_, index| opened.include?(index) }
-            .map(&:first))
+        untouched = material.on_hand.each_with_index.reject { |_, index| opened.include?(index) }.map(&:first)
+        Cutting.new(material:, demand:, bars:, bought: (packages || []).tally, bound: price, short: wanted, untouched:,
+          optimal: wanted.zero? && exact?(material.offers, demand.number))
       end
 
       # Takes what it can from one package.
@@ -38,6 +42,8 @@ module Lantern
       def cheapest(offers, wanted)
         return [] unless wanted.positive?
         return if offers.empty?
+        bulk = bulk(offers, wanted)
+        wanted -= bulk.sum { offers[_1][:count] }
         best = [[0r, 0, nil]]
         (1..wanted).each do |number|
           best << offers.each_with_index.map { |offer, index|
@@ -45,7 +51,7 @@ module Lantern
             [before[0] + offer[:price].to_r, before[1] + 1, index]
           }.min
         end
-        chosen = []
+        chosen = bulk
         while wanted.positive?
           chosen << best[wanted][2]
           wanted -= offers[chosen.last][:count]
@@ -53,7 +59,18 @@ module Lantern
         chosen.sort_by { -offers[_1][:count] }
       end
 
-      private_class_method :take, :cheapest
+      def bulk(offers, wanted)
+        return [] if wanted <= MOST
+        index = offers.each_index.min_by { [offers[_1][:price].to_r / offers[_1][:count], -offers[_1][:count]] }
+        [index] * ((wanted - MOST) / offers[index][:count])
+      end
+
+      # Whether what {MOST} says of others holds here.
+      def exact?(offers, wanted)
+        wanted <= MOST || offers.map { _1[:count] }.then { |counts| counts.max**2 <= MOST }
+      end
+
+      private_class_method :take, :cheapest, :bulk, :exact?
     end
   end
 end

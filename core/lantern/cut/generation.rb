@@ -7,33 +7,35 @@ module Lantern
     # What it takes hardly depends on how many pieces there are, only on how many lengths.
     # Source: Gilmore and Gomory (1961).
     module Generation
-      # Enough to prove the small remainder, and the same on every machine.
-      MOST_NODES = 200
+      # As often the linear program is asked anew, and no oftener; and with so many patterns at most.
+      MOST_ROUNDS = 100
+      MOST_PATTERNS = 1200
 
       module_function
 
       # @param start [Solution, nil] something to beat
       # @return [Solution, nil] with its bound
       def solve(problem, start)
-        patterns, relaxed = columns(problem, start)
-        bound = relaxed ? Patterns.round_up(problem, relaxed[:value]) : 0
+        patterns, relaxed, whole = columns(problem, start)
+        bound = [start ? start.bound : 0, whole ? Patterns.round_up(problem, relaxed[:value]) : 0].max
         found = [start, *(rounded(problem, patterns, relaxed, bound) if relaxed)]
           .compact.min_by { [_1.price, _1.opened.size] }
         found&.with(proven: found.price <= bound && problem.remnants.empty? && problem.offers.size == 1,
           bound: [bound, found.price].min)
       end
 
-      # @return [(Array<Patterns::Pattern>, Hash)] the patterns made, and the linear program over them, which
-      #   no plan can go below; nil when it was left before the end
+      # @return [(Array<Patterns::Pattern>, Hash, Boolean)] the patterns made, the linear program over them, and
+      #   whether no plan can go below that; not when it was left before the end
       def columns(problem, start)
-        patterns = beginning(problem, start)
-        Patterns::MOST_ROUNDS.times do
-          relaxed = Patterns.relax(problem, patterns) or return [patterns, nil]
-          fresh = problem.stock.filter_map { |stock| worthwhile(problem, stock, relaxed[:worth], patterns) }
-          return [patterns, relaxed] if fresh.empty?
+        patterns = beginning(problem, start).first(MOST_PATTERNS)
+        MOST_ROUNDS.times do
+          relaxed = Patterns.relax(problem, patterns) or return [patterns, nil, false]
+          filled = problem.stock.map { |stock| filled(problem, stock, relaxed[:worth]) }
+          fresh = filled.filter_map(&:first) - patterns
+          return [patterns, relaxed, filled.all?(&:last)] if fresh.empty? || patterns.size + fresh.size > MOST_PATTERNS
           patterns += fresh
         end
-        [patterns, nil]
+        [patterns, Patterns.relax(problem, patterns), false]
       end
 
       # Every kind of stock full of one item, and whatever the start is made of.
@@ -50,15 +52,14 @@ module Lantern
         Patterns::Pattern.new(stock:, yields:, left:)
       end
 
-      # A pattern for this stock that the prices of the items make worth more than it costs.
-      def worthwhile(problem, stock, duals, patterns)
+      # A pattern for this stock that the prices of the items make worth more than it costs, if there is one, and
+      # whether it was looked for to the end.
+      def filled(problem, stock, duals)
         values = duals.first(problem.items.size)
         limited = problem.stock.select(&:limit).index(stock)
         cost = stock.price / 10_000.0 - (limited ? duals[problem.items.size + limited] : 0)
-        worth, yields = Knapsack.best(problem.items, values, problem.counts, problem.length_of(stock))
-        return if worth <= cost + 1e-7
-        fresh = pattern(problem, stock, yields)
-        fresh unless patterns.include?(fresh)
+        worth, yields, whole = Knapsack.best(problem.items, values, problem.counts, problem.length_of(stock))
+        [(pattern(problem, stock, yields) if worth > cost + 1e-7), whole]
       end
 
       # Every pattern as often as it is wanted whole; what is then missing is small, and solved over the
@@ -77,11 +78,12 @@ module Lantern
               places.map { |i| each.yields[i] })
           end
         }.uniq
-        times = Patterns.solve(rest, shorter, shorter.map { Patterns.price(_1) }, nodes: MOST_NODES)
-        Patterns.solution(rest, times, shorter, proven: false, bound: 0) if times
+        relaxed = Patterns.relax(rest, shorter) unless shorter.empty?
+        found = Program.new(rest, shorter, relaxed).cheapest if relaxed
+        Patterns.solution(rest, found.times, shorter, proven: false, bound: 0) if found
       end
 
-      private_class_method :beginning, :pattern, :worthwhile, :rounded, :by_program
+      private_class_method :beginning, :pattern, :filled, :rounded, :by_program
     end
   end
 end

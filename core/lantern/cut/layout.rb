@@ -48,6 +48,8 @@ module Lantern
 
       # More places for a cut than this are not all tried; then only two blocks are.
       MOST_PLACES = 900
+      # Where a side has more sums of the strip's sides than this, one block is taken as it comes.
+      MOST_SUMS = 20_000
       # No side is so many parts long.
       MOST_PARTS = 1 << 40
 
@@ -137,7 +139,12 @@ module Lantern
       def parts(inches) = (inches * @parts).floor
 
       # Whether every place for a cut is tried.
-      def exact?(width, length) = @cells.one? || (places(width).size + 1) * (places(length).size + 1) <= MOST_PLACES
+      def exact?(width, length)
+        @cells.one? || few?(width) && few?(length) &&
+          (places(width).size + 1) * (places(length).size + 1) <= MOST_PLACES
+      end
+
+      def few?(side) = (side / @long + 1) * (side / @wide + 1) <= MOST_SUMS
 
       # The most strips, and how: one block of columns and rows, or one cut through and both halves.
       # @return [(Integer, Symbol, Object)]
@@ -176,8 +183,10 @@ module Lantern
         (turned > straight[0]) ? [turned, :block, [width / deep, length / wide, deep, wide]] : straight
       end
 
-      # Where a cut can be of use: at sums of the strip's sides.
-      def places(side) = (@places ||= {})[side] ||= sums(side).select { _1.positive? && _1 < side }.uniq.sort
+      # Where a cut can be of use: at sums of the strip's sides; nowhere, where they are very many.
+      def places(side) = (@places ||= {})[side] ||=
+                           few?(side) ? sums(side).select { _1.positive? && _1 < side }
+                             .uniq.sort : []
 
       # As far as sums of the strip's sides go.
       def reach(side) = (@reach ||= {})[side] ||= @cells.one? ? side : (0..side / @long)

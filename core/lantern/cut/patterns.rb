@@ -4,16 +4,17 @@ require "highs"
 
 module Lantern
   module Cut
-    # The exact way: an integer program over the ways to cut one length, solved by HiGHS. Where there
-    # are too many ways to list them all, only those are made that the linear program asks for
-    # (column generation), which still gives a bound.
+    # The exact way: a linear program over the ways to cut one length, rounded, and where that does not reach its
+    # bound, an integer program ({Program}). Where there are too many ways to list them all, only those are made
+    # that the linear program asks for ({Generation}), which still gives a bound.
     # Source: Gilmore and Gomory (1961, 1963).
     module Patterns
       # One way to cut one kind of stock.
       Pattern = Value.define(:stock, :yields, :left)
 
       MOST_PATTERNS = 3000
-      MOST_ROUNDS = 400
+      # Nor are more steps taken to list them: most ways that are begun may turn out not to be full.
+      MOST_STEPS = 60_000
 
       module_function
 
@@ -27,33 +28,42 @@ module Lantern
         return by_generation(problem, start) unless patterns
         return start if patterns.empty?
         relaxed = relax(problem, patterns) or return start
-        bound = round_up(problem, relaxed[:value])
+        bound = [round_up(problem, relaxed[:value]), start ? start.bound : 0].max
         return start.with(proven: true, bound:) if start && start.price <= bound && fewest_when_cheapest?(problem)
         rounded = Rounding.solve(problem, patterns, relaxed, bound:)
         good = [start, rounded].compact.min_by { [_1.price, _1.opened.size] }
         if good && good.price <= bound && fewest_when_cheapest?(problem)
           return good.with(proven: true, bound: good.price)
         end
-        least = solve(problem, patterns, patterns.map { price(_1) })
-        return start unless least
-        cheapest = total(least, patterns)
-        fewest = (solve(problem, patterns, patterns.map { opened(_1) }, budget: cheapest) if problem.offers.size > 1) ||
-          least
-        solution(problem, fewest, patterns, proven: true, bound: cheapest)
+        by_program(problem, patterns, relaxed, good, bound)
+      end
+
+      # @param good [Solution, nil] something to better
+      def by_program(problem, patterns, relaxed, good, bound)
+        program = Program.new(problem, patterns, relaxed, price: good && good.price / 10_000.0)
+        least = program.cheapest
+        return good&.with(proven: false, bound:) unless least
+        price = total(least.times, patterns)
+        fewest = problem.offers.size > 1 && program.fewest(price)
+        proven = (least.proven || price <= bound) && (fewest ? fewest.proven : fewest_when_cheapest?(problem))
+        found = solution(problem, (fewest || least).times, patterns, proven:, bound: proven ? price : bound)
+        (good && (found.price <=> good.price).nonzero?&.positive?) ? good.with(proven: false, bound:) : found
       end
 
       # With one kind of package, the least money is the fewest packages too.
       def fewest_when_cheapest?(problem) = problem.offers.size < 2
 
       # The linear program over the patterns: what no plan can go below, and how often each is cut in it.
-      # @return [Hash, nil] `value` in money, `times`, and the worth of each row
+      # @return [Hash, nil] `value` in money, `times`, the worth of each row, and what each pattern costs beyond
+      #   its worth
       def relax(problem, patterns)
         model = Highs.lp(sense: :minimize, col_cost: patterns.map { price(_1) }, col_lower: [0.0] * patterns.size,
           col_upper: [Float::INFINITY] * patterns.size, **Rows.new(problem, patterns).to_h)
         # So small a program is solved sooner than it is simplified.
         Highs::FFI.Highs_setStringOptionValue(model, +"presolve", +"off")
         answer = model.solve
-        {value: answer[:obj_value], times: answer[:col_value], worth: answer[:row_dual]} if answer[:status] == :optimal
+        return unless answer[:status] == :optimal
+        {value: answer[:obj_value], times: answer[:col_value], worth: answer[:row_dual], beyond: answer[:col_dual]}
       end
 
       def plausible?(problem) = problem.remnants.sum { problem.length_of(_1) } >= problem.total
@@ -61,12 +71,13 @@ module Lantern
       # Every way to cut every kind of stock; only the full ones when nothing but pieces is wanted,
       # since a run takes what is left. Nil when there are too many.
       def list(problem)
-        found = []
+        found, @steps = [], 0
         complete = problem.stock.all? { |stock| extend_pattern(problem, stock, 0, problem.length_of(stock), [], found) }
         found if complete
       end
 
       def extend_pattern(problem, stock, index, left, taken, found)
+        return false if (@steps += 1) > MOST_STEPS
         if index == problem.items.size
           full = problem.run.zero? &&
             problem.items.each_with_index.any? { |item, i| left >= item && taken[i] < problem.counts[i] }
@@ -80,31 +91,6 @@ module Lantern
           end
         end
         true
-      end
-
-      # @param nodes [Integer, nil] after how many branches the best so far will do
-      # @return [Array<Integer>, nil] how often each pattern is cut
-      def solve(problem, patterns, costs, budget: nil, nodes: nil)
-        rows = Rows.new(problem, patterns, budget:)
-        model = Highs.mip(sense: :minimize, col_cost: costs, col_lower: [0.0] * patterns.size,
-          col_upper: patterns.map { (_1.stock.limit || problem.counts.sum + 1000).to_f },
-          integrality: [:integer] * patterns.size, **rows.to_h)
-        Highs::FFI.Highs_setDoubleOptionValue(model, +"mip_rel_gap", 0.0)
-        Highs::FFI.Highs_setIntOptionValue(model, +"mip_max_nodes", nodes) if nodes
-        answer = model.solve
-        times = answer[:col_value].map(&:round)
-        times if answer[:status] == :optimal || nodes && enough?(problem, patterns, times)
-      end
-
-      # Whether patterns cut so often yield everything; what was left before the end is looked at again.
-      def enough?(problem, patterns, times)
-        problem.items.each_index.all? { |item|
-          times.zip(patterns)
-            .sum { |count, pattern| count * pattern.yields[item] } >= problem.counts[item]
-        } &&
-          times.zip(patterns).group_by { |_, pattern| pattern.stock }.all? { |stock, used|
-            stock.limit.nil? || used.sum(&:first) <= stock.limit
-          }
       end
 
       def price(pattern) = pattern.stock.price / 10_000.0
@@ -142,8 +128,8 @@ module Lantern
         step.zero? ? 0 : (value * 10_000 / step - 1e-6).ceil * step
       end
 
-      private_class_method :fewest_when_cheapest?, :plausible?, :list, :extend_pattern, :opened, :total, :trimmed,
-        :by_generation, :enough?
+      private_class_method :fewest_when_cheapest?, :plausible?, :list, :extend_pattern, :total, :trimmed,
+        :by_generation, :by_program
     end
   end
 end

@@ -8,12 +8,12 @@ module Lantern
       PER_INCH = 25_400_000
       attr_reader :stock, :demand, :items, :counts, :run, :join
 
-      # @param stock [Array<Stock>]
+      # @param stock [Array<Stock>] what is shorter than a nanometre holds nothing, and is left out
       # @param demand [Demand]
       def initialize(stock:, demand:)
-        @stock = stock
+        @lengths = stock.to_h { [_1, (_1.length * PER_INCH).floor] }.select { |_, length| length.positive? }
+        @stock = @lengths.keys
         @demand = demand
-        @lengths = stock.to_h { [_1, (_1.length * PER_INCH).floor] }
         grouped = demand.pieces.group_by { (_1.length * PER_INCH).ceil }.sort.reverse
         @items = grouped.map(&:first)
         @counts = grouped.map { |_, pieces| pieces.sum(&:count) }
@@ -44,8 +44,8 @@ module Lantern
       # What a bar with this much left gives to a run, after its join.
       def given(left) = (left < @least) ? 0 : left - join
 
-      # Whether bars with so much left can hold the run.
-      def run_fits?(lefts) = run.zero? || lefts.sum { given(_1) } >= run - join
+      # Whether bars that give so much between them hold the run.
+      def holds_run?(given) = run.zero? || given >= run - join
     end
   end
 end

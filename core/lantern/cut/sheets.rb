@@ -95,7 +95,7 @@ module Lantern
         end
         cuts = cuts.select { _1.count.positive? }
         used = cuts.sum { _1.count * _1.length * _1.width }
-        rest = Layout::Room.joined(rooms || []).map { [_1.width, _1.length] }.sort_by { |width, length| -width * length }
+        rest = Layout::Room.joined(rooms || []).sort_by { -_1.area }.map { [_1.width, _1.length] }
         Bar.new(source: sheet.source, index: sheet.index, length: sheet.length, cuts:,
           left: Rational(sheet.area - used, sheet.width), rest:)
       end

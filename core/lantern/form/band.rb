@@ -55,6 +55,10 @@ module Lantern
 
       def closed? = path.closed?
 
+      # Its legs and the fans over its corners.
+      # @return [Stretches]
+      def stretches = @stretches ||= Stretches.of(path, half_face)
+
       # @return [Integer, nil] ties twisted on to each rail already
       attr_reader :ties
 

@@ -59,6 +59,9 @@ module Lantern
 
       # Ends nearer than this share of the face to another part are tied to it (from memory).
       NEAR = 1.0
+      # Where two parts cross is looked for among so many stretches of each.
+      MOST_STRETCHES = 400
+      private_constant :MOST_STRETCHES
 
       def face = @face ||= (sizes[:face] || girth_face || raise_unknown).to_f
 
@@ -176,16 +179,28 @@ module Lantern
         }
 
       def crossings(one, other)
-        sides = [one, other].map { _1.path.trace(0.0, step: face / 8).each_cons(2).to_a }
+        sides = [one, other].map { stretches(_1) }
         sides[0].flat_map { |a, b| sides[1].filter_map { |c, d| Crossing.point(a, b, c, d) } }
       end
 
       # Free ends of one that lie on the other.
       def touching(one, other)
         return [] if one.path.closed?
-        points = other.path.trace(0.0, step: face / 8)
+        beside = stretches(other)
         [one.path.at(0), one.path.at(one.path.length)]
-          .select { |x, y| points.any? { |px, py| Math.hypot(px - x, py - y) <= face * NEAR } }
+          .select { |point| beside.any? { |a, b| apart(point, a, b) <= face * NEAR } }
+      end
+
+      # A part's middle as straight stretches, short beside its face, but no more than so many.
+      def stretches(part) =
+        part.path.trace(0.0, step: [face / 8, part.path.length / MOST_STRETCHES].max).each_cons(2).to_a
+
+      # How far a point lies from a stretch.
+      def apart((x, y), (ax, ay), (bx, by))
+        dx, dy = bx - ax, by - ay
+        square = dx * dx + dy * dy
+        share = square.zero? ? 0 : (((x - ax) * dx + (y - ay) * dy) / square).clamp(0, 1)
+        Math.hypot(ax + share * dx - x, ay + share * dy - y)
       end
 
       # Whether one tie holds both.

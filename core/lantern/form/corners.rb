@@ -13,11 +13,11 @@ module Lantern
       def findings(path, face, units)
         turns = path.corners.map(&:abs).select { _1 >= SHARP }
         return [] if turns.empty?
-        wedge = Measure::Length.text(face / 2 * turns.max, units:)
-        says = (turns.size == 1) ? "At the corner turns fan out: #{wedge} of the wide edge lies open" :
-          "At #{turns.size} corners turns fan out: up to #{wedge} of the wide edge lies open"
+        wedge = Measure::Length.text(Stretches.of(path, face / 2).fans.map(&:length).max, units:)
+        says = (turns.size == 1) ? "At the corner turns fan out over #{wedge} of the wide edge" :
+          "At #{turns.size} corners turns fan out over up to #{wedge} of the wide edge"
         [Plan::Finding.new(level: :note, code: "sharp_corners", at: "outside",
-          says: "#{says}. Lay an extra turn over the point first, or fold one in; the sum counts the wide edge.")]
+          says: "#{says}; the sum counts it. They pile up at the tight point: push them there, or tuck one in.")]
       end
     end
   end

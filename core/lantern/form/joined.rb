@@ -23,6 +23,8 @@ module Lantern
         [strands[index], @begins[index]]
       end
 
+      def kept(across) = strands.flat_map { _1.kept(across) }
+
       def scaled(factor) = Joined.new(strands.map { _1.scaled(factor) })
 
       private

@@ -40,22 +40,20 @@ module Lantern
 
       # Length of the edge that lies `across` towards the outside (negative: towards the inside).
       # An arc of radius rho turning phi has edges (rho +- b) phi; at a corner the wide side goes
-      # round on an arc and the tight side is cut short by 2 b tan(delta / 2).
-      # Source: parallel curves (Steiner).
-      def edge(across)
-        pieces.sum { |piece| piece.length * (1 + piece.curvature * across) } +
-          corners.sum { |turn| corner_edge(turn, across) }
-      end
+      # round on an arc and the tight side is cut where the lines beside its pieces meet.
+      # Source: parallel curves (Steiner), and offsetting with trimming.
+      def edge(across) = beside_lengths(across).sum + corners.sum { |turn| [turn * across, 0.0].max }
 
       # Sum over the path of whichever edge of a band of half-width `half` is the longer there.
-      def wide(half)
-        pieces.sum { |piece| piece.length * (1 + piece.curvature.abs * half) } + corners.sum { |turn| half * turn.abs }
-      end
+      def wide(half) = wide_lengths(half).sum + corners.sum { |turn| half * turn.abs }
 
-      # Sum over the path of whichever edge is the shorter there.
+      # Sum over the path of whichever edge is the shorter there, where there are both: what turns that run from
+      # edge to edge have to lie on. Over a corner they fan out, and have none of the tight edge.
       def crowded(half)
-        pieces.sum { |piece| piece.length * (1 - piece.curvature.abs * half) } -
-          corners.sum { |turn| 2 * half * Math.tan(turn.abs / 2) }
+        pieces.zip(kept(half), kept(-half)).sum do |piece, *ranges|
+          from, to = ranges.map(&:first).max, ranges.map(&:last).min
+          [to - from, 0.0].max * [1 - piece.curvature.abs * half, 0.0].max
+        end
       end
 
       # Where a share of the wide run lies: a covering lapped evenly at the wide edge has got as far
@@ -63,13 +61,14 @@ module Lantern
       # @param share [Float] of the whole; past either end it goes on round
       # @return [Float] distance along the path
       def at_wide_share(share, half)
-        knots = (@wide_knots ||= {})[half] ||= wide_knots(half)
+        wides, alongs = (@wide_knots ||= {})[half] ||= wide_knots(half)
         rounds, rest = closed? ? share.divmod(1.0) : [0, share.clamp(0.0, 1.0)]
-        wanted = rest * knots.last[0]
-        index = (knots.bsearch_index { |wide, _| wide >= wanted } || knots.size - 1).clamp(1, nil)
-        (wide_before, before), (wide_after, after) = knots[index - 1], knots[index]
-        span = wide_after - wide_before
-        rounds * length + before + (span.zero? ? 0 : (wanted - wide_before) / span * (after - before))
+        wanted = rest * wides.last
+        index = wides.bsearch_index { _1 >= wanted } || wides.size - 1
+        index = 1 if index.zero?
+        span = wides[index] - wides[index - 1]
+        before = alongs[index - 1]
+        rounds * length + before + (span.zero? ? 0 : (wanted - wides[index - 1]) / span * (alongs[index] - before))
       end
 
       # The smallest radius the path bends with, or infinity.
@@ -127,10 +126,24 @@ module Lantern
         (@loops ||= {}).fetch(across) { @loops[across] = looping?(across) }
       end
 
+      # From where to where every piece is kept on the line beside it.
+      # @return [Array<(Float, Float)>] nothing long for one that is cut away
+      def kept(across)
+        ranges = kept_pieces(across).to_h { |piece, from, to| [piece, [from, to]] }.compare_by_identity
+        pieces.map { ranges.fetch(_1, [0.0, 0.0]) }
+      end
+
+      # How far the path turns after every piece, in radians; positive where the outside is the longer side.
+      # @return [Array<Float>] one fewer than pieces where it is open
+      def bends = @bends ||= joints.map(&:last)
+
+      # @return [Float] how far along the path a piece begins
+      def start_of(index) = @starts[index]
+
       # The point this far along on the line beside the path, as {#parallel} keeps it: at the tight side of a
       # corner it is where the lines meet.
       def beside_kept(distance, across)
-        kept = (@kept ||= {})[across] ||= parallel(across)
+        kept = kept_pieces(across)
         locate(distance) do |piece, within|
           own = kept.find { |each, _, _| each.equal?(piece) }
           next piece.beside(within.clamp(own[1], own[2]), across) if own
@@ -186,20 +199,33 @@ module Lantern
       def locate(distance)
         distance = closed? ? distance % length : distance.clamp(0, length) unless distance.between?(0, length)
         return yield(pieces.first, distance) if pieces.size == 1
-        index = (@starts.bsearch_index { _1 > distance } || @starts.size) - 1
-        index = index.clamp(0, pieces.size - 1)
-        yield pieces[index], distance - @starts[index]
+        index = (@starts.bsearch_index { _1 > distance } || @pieces.size) - 1
+        yield @pieces[index], distance - @starts[index]
       end
 
+      def kept_pieces(across) = (@kept_pieces ||= {})[across] ||= parallel(across)
+
+      # How long the line beside every piece is, what is cut off at corners left out.
+      # @return [Array<Float>] piece by piece; nought for one that is cut away
+      def beside_lengths(across)
+        (@beside_lengths ||= {})[across] ||= pieces.zip(kept(across)).map { |piece, (from, to)|
+          (to - from) * [1 + piece.curvature * across, 0.0].max
+        }
+      end
+
+      # The longer edge of every piece.
+      def wide_lengths(half) = beside_lengths(half).zip(beside_lengths(-half)).map(&:max)
+
       # How much of the wide run, and of the run, lies before every end of a piece and after every corner.
+      # @return [(Array<Float>, Array<Float>)]
       def wide_knots(half)
-        bends = joints.map { half * _3.abs }
+        bends, lengths = joints.map { half * _3.abs }, wide_lengths(half)
         wide = along = 0.0
         pieces.each_with_index.each_with_object([[0.0, 0.0]]) do |(piece, i), knots|
-          knots << [wide += piece.length * (1 + piece.curvature.abs * half), along += piece.length]
+          knots << [wide += lengths[i], along += piece.length]
           bend = bends[i] || 0.0
           knots << [wide += bend, along] if bend > 1e-9
-        end
+        end.transpose
       end
 
       # Every piece with the one after it, and how far the path turns from the one to the other.
@@ -231,10 +257,6 @@ module Lantern
       end
 
       def turn(from, to) = Math.atan2(from[0] * to[1] - from[1] * to[0], from[0] * to[0] + from[1] * to[1])
-
-      def corner_edge(turn, across)
-        (turn * across).positive? ? (turn * across).abs : -2 * across.abs * Math.tan(turn.abs / 2)
-      end
 
       def minus(a, b) = [a[0] - b[0], a[1] - b[1]]
     end

@@ -27,9 +27,10 @@ module Lantern
         places = {front: crossing(front, 0.0, over), back: crossing(back, over, 1.0)}
         sides = places.transform_values do |crossings|
           [1, -1].product((0...strands).to_a, (0...turns).to_a).map do |way, strand, turn|
-            outline = strip_outline(form, ->(share) { (turn + strand.fdiv(strands) + share) * pitch }, crossings, pitch,
-              width)
-            {points: outline.map { |along, across| form.path.beside((half + way * along).clamp(0, 2 * half), across) }}
+            along_at = ->(share) { (turn + strand.fdiv(strands) + share) * pitch }
+            {points: strip_outline(form, along_at, crossings, pitch, width) { |along, across|
+              form.path.beside((half + way * along).clamp(0, 2 * half), across)
+            }}
           end
         end
         Lie::Band.new(layer: id, unit: :turns, materials: [material], width:, reach: width * 0.04, **sides)
@@ -43,28 +44,36 @@ module Lantern
       def strip(form, turn, places, turns, width)
         pitch = form.path.length / turns
         strand, begins = form.path.strand_at(place(form, turn + 0.5, turns))
-        outline = strip_outline(form, ->(share) { place(form, turn + share, turns) }, places, pitch, width)
-        {points: outline.map { |along, across| strand.beside(along - begins, across) }}
+        along_at = ->(share) { place(form, turn + share, turns) }
+        {points: strip_outline(form, along_at, places, pitch, width) { |along, across|
+          strand.beside(along - begins, across)
+        }}
       end
 
       # Turns lap evenly at the wide edge: there each goes as far as the next.
       def place(form, turn, turns) = form.path.at_wide_share(turn.fdiv(turns), form.half_face)
 
+      # Out along the edge that goes ahead, and back along the other; at either edge of the band a strip's end
+      # follows the edge.
+      # @yieldparam along [Float]
+      # @yieldparam across [Float]
+      # @yieldreturn [(Float, Float)] the point there
       def strip_outline(form, along_at, places, pitch, width)
         girth = form.section.girth
-        ahead, behind = places.map { |share, across|
-          along = along_at.call(share)
+        alongs, halves = [], []
+        points = places.map { |share, across|
+          alongs << along = along_at.call(share)
           local = 1 + form.path.curvature(along) * across
-          half = width * Math.hypot(1, pitch * local / girth) / 2 / local
-          [[along + half, across], [along - half, across]]
-        }.transpose
-        ahead + between(ahead.last, behind.last) + behind.reverse + between(behind.first, ahead.first)
+          halves << half = width * Math.hypot(1, pitch * local / girth) / 2 / local
+          yield(along + half, across)
+        }
+        [1, -1].each { |way| points << yield(alongs[-1] + way * halves[-1] / 3.0, places[-1][1]) }
+        (places.size - 1).downto(0) { |i| points << yield(alongs[i] - halves[i], places[i][1]) }
+        [-1, 1].each { |way| points << yield(alongs[0] + way * halves[0] / 3.0, places[0][1]) }
+        points
       end
 
-      # Along an edge of the band a strip's end follows the edge.
-      def between(from, to) = [1, 2].map { |third| [from[0] + (to[0] - from[0]) * third / 3.0, from[1]] }
-
-      private_class_method :crossing, :strip, :strip_outline, :place, :between
+      private_class_method :crossing, :strip, :strip_outline, :place
     end
   end
 end

@@ -37,25 +37,6 @@ module Lantern
         Lie::Cord.new(layer: id, unit: :woven, materials: [material], width:, reach: width / 2, front: sides[0],
           back: sides[1])
       end
-
-      # Short pieces between the coils, from the middle of the face over the outside edge.
-      # @param places [Array<Integer>] the coils they come after
-      # @param of [Integer] how many coils there are
-      def filling(form, id:, material:, places:, of:, width:)
-        pitch = form.path.length / of
-        over = form.section.front.length / form.section.girth
-        half = form.half_face
-        between = ->(coil, share, behind) {
-          (coil + (behind ? over + (1 - over) * (1 - share) : over * share) + 0.5) *
-            pitch
-        }
-        piece = ->(coil, behind) {
-          {points: [form.path.beside(between.call(coil, 0.55, behind), half * 0.1),
-            form.path.beside(between.call(coil, 1.0, behind), half)]}
-        }
-        Lie::Cord.new(layer: id, unit: :fillers, materials: [material], width:, reach: width / 2,
-          front: places.map { piece.call(_1, false) }, back: places.map { piece.call(_1, true) })
-      end
     end
   end
 end

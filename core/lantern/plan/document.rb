@@ -29,6 +29,8 @@ module Lantern
         # @raise [Refused] with every problem found
         def read(document)
           raise Refused.at("", "A plan is a JSON object with named fields.") unless document.is_a?(Hash)
+          illegible = Legible.problems(document)
+          raise Refused.new(illegible) if illegible.any?
           reading = Reading.new(units: %w[in cm].find { _1 == document["units"] } || "in")
           reading.material_ids = ids_of(document)
           read = Field::Record.new(:plan, fields:, label: "A plan").read(document, "", reading)

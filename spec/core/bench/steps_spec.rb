@@ -38,11 +38,13 @@ RSpec.describe Lantern::Bench do
       .find { _1["id"] == "base.coil" }).not_to have_key("changes")
   end
 
-  # From memory: half a minute a coil and three to begin.
+  # From memory: a second and a half for every inch, and three minutes to begin.
   it "takes as long as its coils do, for every wreath of the plan" do
     worked = Lantern.work(example_plan("door-7-rope-ring"))
-    turns = worked["layers"][0]["figures"]["turns"]
-    expect(worked["steps"].find { _1["id"] == "base.coil" }["minutes"]).to be_within(0.01).of(turns * 0.5 + 3)
+    turns, each = worked["layers"][0]["figures"].values_at("turns", "length_per_turn")
+    expect(worked["steps"].find {
+      _1["id"] == "base.coil"
+    }["minutes"]).to be_within(0.1).of(turns * each * 1.5 / 60 + 3)
     worked = Lantern.work(example_plan("door-3-marigold-wrap"))
     expect(Lantern.work(example_plan("door-3-marigold-wrap").merge("quantity" => 4))["minutes"]).to be_within(1)
       .of(4 * worked["minutes"])

@@ -26,6 +26,53 @@ RSpec.describe "Coverings, against what makers know" do
       .map { _1["code"] }).to include "no_ties"
   end
 
+  it "opens no second roll of burlap for one round, nor a third for two: the loop is what gives" do
+    frame = {"rails" => 2, "outside" => 12, "inside" => 8, "ties" => 12}
+    rolls = ->(rails) {
+      work(form: frame, materials: [burlap], layers: [layer("tied_loops", "net", rails:)])["materials"][0]["buy"]
+    }
+    expect([1, 2].map { rolls.call(_1)[0]["count"] }).to eq [1, 2]
+  end
+
+  it "weaves a 13 in clover of three rails, its stem wrapped, from four to five packages of 8 ft" do
+    cord = rope(diameter: 0.3125, offers: [{"length" => 96, "price" => "3.00"}])
+    # The face that makes half as many passes leave gaps of about an inch, as makers say of such frames.
+    clover = {"base" => "wire", "shape" => "clover", "width" => 13, "face" => 3, "rails" => 3}
+    worked = work(form: clover, materials: [cord],
+      layers: [layer("weave", "rope"), layer("stem_wrap", "rope").merge("id" => "stem")])
+    expect(worked["materials"][0]["buy"][0]["count"]).to be_between(4, 5)
+    turns = worked["layers"][0]["figures"]["passes"] / 2
+    expect(worked["form"]["wide_run"] / turns - 0.3125).to be_within(0.25).of(1)
+  end
+
+  it "ends a weave sooner where the cord is hard" do
+    passes = ->(**more) { worked(materials: [rope], layers: [layer("weave", "rope", **more)])["figures"]["passes"] }
+    expect(passes.call).to eq 2 * (8 * Math::PI / 0.3125).floor
+    expect(passes.call(stiffness: 1.6)).to be < 0.8 * passes.call
+  end
+
+  it "lays nine coils of an inch rope in a 4 in opening, not twelve" do
+    inch = worked(form: {"base" => "foam", "outside" => 8, "inside" => 4}, materials: [rope(diameter: 1)],
+      layers: [layer("rope_coil", "rope", school: "even")])
+    expect(inch["figures"]["turns"]).to eq 9
+  end
+
+  it "knots six to ten sheer strips of 6 in a section on the second rail of a 12 in frame, eighty in twenty minutes" do
+    sheer = work(form: {"outside" => 12, "inside" => 7, "rails" => 3},
+      materials: [ribbon(width: 6, sheer: true)], layers: [layer("knotted_strips", "tape", rail: 2)])
+    figures = sheer["layers"][0]["figures"]
+    expect(figures["per_section"]).to be_between(6, 10)
+    expect(sheer["steps"].select { %w[cut one.knot].include?(_1["id"]) }.sum { _1["minutes"] } / figures["tied"] * 80)
+      .to be_within(5).of(20)
+  end
+
+  it "winds a 12 in frame of a 2 1/2 in face in 1 1/2 in ribbon from one to two rolls of 9 ft" do
+    wound = work(form: {"outside" => 12, "inside" => 7, "rails" => 3}, materials: [ribbon],
+      layers: [layer("spiral_wrap", "tape")])
+    expect(wound["layers"][0]["figures"]["length"]).to be_between(108, 216)
+    expect(wound["materials"][0]["buy"][0]["count"]).to eq 2
+  end
+
   it "cuts twelve bows of 18 in from two 9 ft rolls, nothing usable left, and twelve cords of 12 in" do
     twelve = work(materials: [ribbon, rope(diameter: 0.1, offers: [{"length" => 144, "price" => "1.00"}])],
       layers: [layer("row_of", "tape", count: 12,

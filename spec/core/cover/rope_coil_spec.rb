@@ -93,4 +93,47 @@ RSpec.describe Lantern::Cover::RopeCoil do
     expect(problems(plan(form: foam(200, 190), materials: [rope(diameter: 0.02)],
       layers: [layer("rope_coil", "rope")]))).to match("layers.0.material" => /cannot be planned/)
   end
+
+  describe "over corners" do
+    def cross(**more)
+      work(form: {"base" => "foam", "shape" => "cross", "width" => 12, "height" => 16, "face" => 1.25},
+        materials: [rope], layers: [layer("rope_coil", "rope", **more)])["layers"][0]
+    end
+
+    # By pencil: legs between right-angled corners have their length less half a face at each end; over a corner the
+    # wide edge runs half a face straight, a quarter round, half a face straight.
+    it "counts leg by leg and corner by corner, never from one total" do
+      band = Lantern::Work.read(plan(form: {"base" => "foam", "shape" => "cross", "width" => 12, "height" => 16,
+                                            "face" => 1.25})).form
+      corners = band.path.pieces.map { _1.at(0) }
+      legs = corners.zip(corners.rotate).map { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
+      on_legs = legs.sum { |length| ((length - 1.25) / 0.3125 + 1e-9).floor }
+      over = ((0.625 * (2 + Math::PI / 2)) / (0.3125 * 1.6)).ceil
+      expect(cross["figures"]).to include("turns" => on_legs + 12 * over, "fanned" => 12 * over)
+      expect(cross(fan: 1)["figures"]).to include("turns" => on_legs + 12, "fanned" => 12)
+    end
+
+    # Common practice: makers push there; what crosses a corner goes farther round than what lies on a leg.
+    it "takes more for a coil that fans out, and leaves no place bare at a point" do
+      straight, fanned = cross(fan: 0)["figures"], cross["figures"]
+      each = (fanned["length"] - straight["length"]) / fanned["fanned"]
+      expect(each).to be > straight["length_per_turn"]
+      star = plan(form: {"base" => "board", "shape" => "star", "width" => 16, "height" => 15, "face" => 1.5},
+        materials: [rope], layers: [layer("rope_coil", "rope")])
+      bare = ->(fan) { Lantern.bare(star.merge("layers" => [star["layers"][0].merge(fan ? {"fan" => fan} : {})])) }
+      expect(bare.call(nil)["front"]).to be > bare.call(0)["front"] + 0.3
+      expect(bare.call(nil)["front"]).to be > 0.9
+    end
+
+    it "lays every coil and filler that it counts" do
+      %i[star heart cross clover lens].each do |shape|
+        sizes = Lantern::Form.shapes[shape].typical.transform_keys(&:to_s)
+        worked = work(form: {"base" => "foam", "shape" => shape.to_s, **sizes}, materials: [rope],
+          layers: [layer("rope_coil", "rope")])
+        lies = worked["drawing"]["layers"].to_h { [_1["unit"], _1["front"].size] }
+        figures = worked["layers"][0]["figures"]
+        expect([shape, lies["coils"], lies.fetch("fillers", 0)]).to eq [shape, figures["turns"], figures["fillers"]]
+      end
+    end
+  end
 end

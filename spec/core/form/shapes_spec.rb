@@ -186,7 +186,8 @@ RSpec.describe "The shapes" do
         document = plan(form: {"base" => base, "shape" => name.to_s, **sizes},
           materials: [rope(diameter: 0.25), ribbon(width: 0.75)], layers:)
         drawing = Lantern.work(document)["drawing"]
-        expect(drawing["layers"].map { _1["front"].size }).to all(be > 5)
+        # Few fillers are wanted on some; of all that covers there is much.
+        expect(drawing["layers"].reject { _1["unit"] == "fillers" }.map { _1["front"].size }).to all(be > 5)
         expect(drawing["layers"].flat_map { |lie| lie["front"].flat_map { _1["points"] } }).to all(be_finite)
       end
     end

@@ -3,6 +3,7 @@ import { useState } from "react"
 import { useNavigate } from "react-router"
 import { answered, api, problemsOf, type Problem, type Wreath } from "../keep/client"
 import { keys } from "../keep/keys"
+import { nameOfItsOwn, once } from "../keep/sending"
 import { Prose } from "../pieces/Prose"
 import { shrunk } from "./photo"
 
@@ -29,12 +30,15 @@ export function FinishForm({
   }).data
   const [used, setUsed] = useState<Record<string, string>>({})
   const [note, setNote] = useState("")
+  // However often it is sent, a make is finished once.
+  const [name] = useState(nameOfItsOwn)
   const [photo, setPhoto] = useState<string>()
   const [problems, setProblems] = useState<Problem[]>([])
   const save = async () => {
     const all = Object.fromEntries((lines ?? []).map((line) => [line.material, used[line.material] ?? line.used]))
     const { data, error } = await api.POST("/wreaths/{id}/finish", {
       params: { path: { id: wreath.id } },
+      headers: once(name),
       body: { used: all, note, ...(photo ? { photo } : {}) },
     })
     setProblems(data ? [] : problemsOf(error))
@@ -60,32 +64,15 @@ export function FinishForm({
           void save()
         }}
       >
-        {lines?.map((line) => {
-          const problem = problems.find((each) => each.at === `used.${line.material}`)?.says
-          return (
-            <div key={line.material} className="row">
-              <label htmlFor={`used-${line.material}`}>
-                {line.name}
-                <span className="block text-sm text-quiet">
-                  planned <Prose>{line.planned_says}</Prose>
-                </span>
-              </label>
-              <input
-                id={`used-${line.material}`}
-                className="field-input min-h-11"
-                value={used[line.material] ?? line.used}
-                aria-invalid={problem !== undefined}
-                onFocus={(event) => event.target.select()}
-                onChange={(event) => setUsed({ ...used, [line.material]: event.target.value })}
-              />
-              {problem && (
-                <p role="alert" className="col-span-2 text-sm font-semibold text-error">
-                  <Prose>{problem}</Prose>
-                </p>
-              )}
-            </div>
-          )
-        })}
+        {lines?.map((line) => (
+          <Used
+            key={line.material}
+            line={line}
+            used={used[line.material] ?? line.used}
+            problem={problems.find((each) => each.at === `used.${line.material}`)?.says}
+            onUsed={(amount) => setUsed({ ...used, [line.material]: amount })}
+          />
+        ))}
         <label className="block pt-3" htmlFor="note">
           A note for next time
         </label>
@@ -125,5 +112,49 @@ export function FinishForm({
         </p>
       </form>
     </main>
+  )
+}
+
+interface UsedLine {
+  material: string
+  name: string
+  planned_says: string
+  used: string
+}
+
+/** What was used of one material. */
+function Used({
+  line,
+  used,
+  problem,
+  onUsed,
+}: {
+  line: UsedLine
+  used: string
+  problem: string | undefined
+  onUsed: (amount: string) => void
+}) {
+  return (
+    <div className="row">
+      <label htmlFor={`used-${line.material}`}>
+        {line.name}
+        <span className="block text-sm text-quiet">
+          planned <Prose>{line.planned_says}</Prose>
+        </span>
+      </label>
+      <input
+        id={`used-${line.material}`}
+        className="field-input min-h-11"
+        value={used}
+        aria-invalid={problem !== undefined}
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => onUsed(event.target.value)}
+      />
+      {problem && (
+        <p role="alert" className="col-span-2 text-sm font-semibold text-error">
+          <Prose>{problem}</Prose>
+        </p>
+      )}
+    </div>
   )
 }

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react"
 import { api, type Bench } from "../keep/client"
 import { outcomeOf, sendLast } from "../keep/outcome"
+import { nameOfItsOwn } from "../keep/sending"
 import { useKeeper } from "../keep/useKeeper"
 import { keptFrom, nothing, placeOf, sums, without, type Happened, type Kept } from "./happened"
 
@@ -98,5 +99,3 @@ export function useBench(id: number) {
     forget: useCallback(() => keep({ bench: nothing, waiting: [] }), [keep]),
   }
 }
-
-const nameOfItsOwn = () => crypto.randomUUID?.() ?? `${Date.now()}-${Math.random().toString(36).slice(2)}`

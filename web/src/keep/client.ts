@@ -1,7 +1,8 @@
 import createClient from "openapi-fetch"
 import type { components, paths } from "./schema"
+import { send } from "./sending"
 
-export const api = createClient<paths>({ baseUrl: "/api" })
+export const api = createClient<paths>({ baseUrl: "/api", fetch: (request: Request) => send(request) })
 
 type Schemas = components["schemas"]
 export type Plan = Schemas["Plan"]

@@ -21,6 +21,8 @@ export const keys = {
   occasion: (id: number) => ["occasions", id] as const,
   workedOccasion: (id: number) => ["occasions", id, "worked"] as const,
   notebook: () => ["notebook"] as const,
+  backups: () => ["backups"] as const,
+  bin: () => ["bin"] as const,
 }
 
 /** What an answer is about: the first word of its key. */
@@ -34,6 +36,8 @@ export const touched = {
   stash: ["materials", "ledger", "wreaths", "wreath", "coverings", "occasions"],
   /** An occasion was saved, or its wreaths were gathered. */
   occasion: ["occasions", "wreaths"],
+  /** Something was deleted, or came back. */
+  bin: ["bin", "wreaths", "wreath", "materials", "ledger", "coverings", "occasions"],
 } as const satisfies Record<string, readonly About[]>
 
 /** Has answers about these things asked again. */

@@ -175,7 +175,7 @@ function Removing({ id }: { id: number }) {
     if (current.data) {
       await api.DELETE("/occasions/{id}", { params: { path: { id }, query: { version: current.data.version } } })
     }
-    await askAgain(queries, ["occasions"])
+    await askAgain(queries, ["occasions", "bin"])
     void navigate("/occasions")
   }
   return (

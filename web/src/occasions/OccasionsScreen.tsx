@@ -3,6 +3,7 @@ import { Link, useNavigate } from "react-router"
 import { answered, api, type Occasion } from "../keep/client"
 import { askAgain } from "../keep/keys"
 import { useOccasions, useWorkedOccasion } from "../keep/queries"
+import { Deleted } from "../pieces/Deleted"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { dayText, hoursText } from "./days"
@@ -50,6 +51,7 @@ export function OccasionsScreen() {
             <Row key={occasion.id} occasion={occasion} />
           ))}
         </ul>
+        <Deleted shelf="occasions" />
       </main>
     </Page>
   )

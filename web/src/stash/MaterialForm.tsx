@@ -30,7 +30,7 @@ export function MaterialForm({ stashed, units, kinds, onClose }: Props) {
   const queries = useQueryClient()
   const fields = kinds.find(({ kind }) => kind === draft.kind)?.fields ?? []
   const done = () => {
-    void askAgain(queries, touched.stash)
+    void askAgain(queries, [...touched.stash, "bin"])
     onClose()
   }
   const save = useMutation({

@@ -21,9 +21,13 @@ export function StashRow({ stashed, longest, onOpen, onLedger }: Props) {
       <Swatch material={material} />
       <div>
         <h3 className="text-base">{material.name}</h3>
-        <p className="text-sm text-quiet">
-          <Prose>{soldSays(stashed)}</Prose>
-        </p>
+        {stashed.problem ? (
+          <p className="text-sm font-semibold text-error">{stashed.problem}</p>
+        ) : (
+          <p className="text-sm text-quiet">
+            <Prose>{soldSays(stashed)}</Prose>
+          </p>
+        )}
       </div>
       <div className="max-sm:col-start-2">
         {pieces.length > 0 && <Lengths stashed={stashed} longest={longest} />}

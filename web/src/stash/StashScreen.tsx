@@ -1,6 +1,7 @@
 import { useState } from "react"
 import type { StashMaterial } from "../keep/client"
 import { useDeclarations, useStash } from "../keep/queries"
+import { Deleted } from "../pieces/Deleted"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { LedgerDialog } from "./LedgerDialog"
@@ -70,6 +71,7 @@ export function StashScreen() {
             </section>
           )
         })}
+        <Deleted shelf="materials" />
       </main>
       {open && declarations && (
         <MaterialForm

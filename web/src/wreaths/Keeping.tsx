@@ -1,67 +1,94 @@
-import { useQueryClient } from "@tanstack/react-query"
+import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { api, problemsOf } from "../keep/client"
+import { answered, api, problemsOf } from "../keep/client"
+import { keys } from "../keep/keys"
+import { Backups } from "./Backups"
 
-const restoredSays = (rows: Record<string, number>) =>
-  ["wreaths", "materials", "occasions"].map((table) => `${rows[table] ?? 0} ${table}`).join(", ")
+type Restored = { restored: Record<string, number>; before: string }
 
-/** Everything as one file, out and in. */
+const restoredSays = ({ restored }: Restored) =>
+  ["wreaths", "materials", "occasions"].map((table) => `${restored[table] ?? 0} ${table}`).join(", ")
+
+/** Sends an archive as it lies on the disk, however large it is. */
+async function sendArchive(file: File): Promise<Restored> {
+  const response = await fetch("/api/archive.jsonl", {
+    method: "POST",
+    headers: { "content-type": "application/x-ndjson" },
+    body: file,
+  })
+  const answer: unknown = await response.json()
+  if (!response.ok) throw answer
+  return answer as Restored
+}
+
+/** Everything as one file, out and in; and the backups that the application makes of its own. */
 export function Keeping() {
   const queries = useQueryClient()
-  const [chosen, setChosen] = useState<Record<string, unknown>>()
+  const [chosen, setChosen] = useState<File>()
   const [said, setSaid] = useState("")
-  const read = async (file: File | undefined) => {
-    setSaid("")
-    if (!file) return
+  const backups = useQuery({ queryKey: keys.backups(), queryFn: async () => answered(await api.GET("/backups")) })
+  const doing = async (restore: () => Promise<Restored>) => {
     try {
-      setChosen(JSON.parse(await file.text()) as Record<string, unknown>)
-    } catch {
-      setSaid("This file is not JSON. Nothing was changed.")
+      const done = await restore()
+      setSaid(`Restored: ${restoredSays(done)}. What was here before is kept below as a backup.`)
+    } catch (error) {
+      setSaid(
+        problemsOf(error)
+          .map((problem) => problem.says)
+          .join(" "),
+      )
     }
-  }
-  const restore = async () => {
-    const { data, error } = await api.POST("/archive.json", { body: chosen! })
-    setSaid(
-      data
-        ? `Restored: ${restoredSays(data.restored)}.`
-        : problemsOf(error)
-            .map((problem) => problem.says)
-            .join(" "),
-    )
     setChosen(undefined)
     await queries.invalidateQueries()
   }
   return (
-    <details className="no-print pt-6">
-      <summary className="cursor-pointer py-2 font-semibold">Everything as one file</summary>
-      <p className="pb-2 text-quiet">
-        Wreaths, stash, ledger, occasions and notebook: a copy to keep, or to take to another machine.
-      </p>
-      <p className="flex flex-wrap items-center gap-3">
-        <a className="plain-button" href="/api/archive.json" download>
-          Take it out
-        </a>
-        <input
-          type="file"
-          accept=".json,application/json"
-          aria-label="Archive to restore"
-          className="file-input"
-          onChange={(event) => void read(event.target.files?.[0])}
-        />
-        {chosen && (
-          <>
-            <span>What is here now is replaced by what is in the file.</span>
-            <button type="button" className="amber-button" onClick={() => void restore()}>
-              Restore it
-            </button>
-          </>
-        )}
-      </p>
-      {said && (
-        <p role="status" className="pt-2 font-semibold">
-          {said}
+    <>
+      {backups.data?.failed && (
+        <p role="alert" className="pt-6 font-semibold text-error">
+          The daily backup failed: {backups.data.failed}. Nothing is lost yet; make room, and it is tried again within
+          the hour.
         </p>
       )}
-    </details>
+      <details className="no-print pt-6">
+        <summary className="cursor-pointer py-2 font-semibold">Everything as one file</summary>
+        <p className="pb-2 text-quiet">
+          Wreaths, stash, ledger, occasions and notebook: a copy to keep, or to take to another machine.
+        </p>
+        <p className="flex flex-wrap items-center gap-3">
+          <a className="plain-button" href="/api/archive.jsonl" download>
+            Take it out
+          </a>
+          <input
+            type="file"
+            accept=".jsonl,.json,.gz,application/x-ndjson"
+            aria-label="Archive to restore"
+            className="file-input"
+            onChange={(event) => {
+              setSaid("")
+              setChosen(event.target.files?.[0])
+            }}
+          />
+          {chosen && (
+            <>
+              <span>What is here now is replaced by what is in the file, and kept as a backup.</span>
+              <button type="button" className="amber-button" onClick={() => void doing(() => sendArchive(chosen))}>
+                Restore it
+              </button>
+            </>
+          )}
+        </p>
+        {said && (
+          <p role="status" className="pt-2 font-semibold">
+            {said}
+          </p>
+        )}
+        <Backups
+          backups={backups.data?.backups ?? []}
+          onBringBack={(name) =>
+            doing(async () => answered(await api.POST("/backups/{name}/bring-back", { params: { path: { name } } })))
+          }
+        />
+      </details>
+    </>
   )
 }

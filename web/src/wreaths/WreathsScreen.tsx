@@ -4,6 +4,7 @@ import { Thumbnail } from "../drawing/Thumbnail"
 import { answered, api, type Material, type Plan, type Units, type WorkedPlan, type Wreath } from "../keep/client"
 import { askAgain } from "../keep/keys"
 import { useStash, useWork, useWreaths } from "../keep/queries"
+import { Deleted } from "../pieces/Deleted"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
@@ -57,6 +58,7 @@ export function WreathsScreen() {
             <Row key={wreath.id} wreath={wreath} />
           ))}
         </ul>
+        <Deleted shelf="wreaths" />
         <Keeping />
       </main>
     </Page>
@@ -78,14 +80,14 @@ function beginning(units: Units, rope: Material | undefined): Plan {
 }
 
 function Row({ wreath }: { wreath: Wreath }) {
-  const work = useWork(wreath.plan).data
+  const work = useWork(wreath.problem ? undefined : wreath.plan).data
   const queries = useQueryClient()
   const remove = useMutation({
     mutationFn: async () => {
       const params = { path: { id: wreath.id }, query: { version: wreath.version } }
       return answered(await api.DELETE("/wreaths/{id}", { params }))
     },
-    onSettled: () => askAgain(queries, ["wreaths"]),
+    onSettled: () => askAgain(queries, ["wreaths", "bin"]),
   })
   const worked = work?.worked
   const to = `/wreaths/${wreath.id}/cover`
@@ -101,10 +103,10 @@ function Row({ wreath }: { wreath: Wreath }) {
           </Link>
         </h2>
         {worked && <Answers worked={worked} />}
-        {work && !worked && (
+        {(wreath.problem || (work && !worked)) && (
           <p className="text-sm">
             <span className="font-semibold text-error">Cannot be worked yet: </span>
-            <Prose>{work.problems[0]?.says ?? ""}</Prose>
+            <Prose>{wreath.problem ?? work?.problems[0]?.says ?? ""}</Prose>
           </p>
         )}
         <button

@@ -6,6 +6,9 @@ module Lantern
       # An object with named fields. Keys it does not know are problems, so that a slip of the pen
       # is never silently left out of the sum.
       class Record < Field
+        # For so many unknown keys something like them is looked for; where there are more, they are no slips.
+        MOST_GUESSES = 20
+
         attr_reader :fields
 
         def initialize(name, fields:, **rest)
@@ -31,8 +34,8 @@ module Lantern
 
         def refuse_unknown(value, at, reading)
           names = fields.map { _1.name.to_s }
-          (value.keys - names).each do |key|
-            near = DidYouMean::SpellChecker.new(dictionary: names).correct(key.to_s[0, 60]).first
+          (value.keys - names).each_with_index do |key, number|
+            near = DidYouMean::SpellChecker.new(dictionary: names).correct(key[0, 60]).first if number < MOST_GUESSES
             reading.refuse([at, key.to_s[0, 60].scrub("?")].reject(&:empty?).join("."),
               "#{reading.quote(key)} is not known here#{near ? "; did you mean “#{near}”?" : "."}")
           end

@@ -41,7 +41,7 @@ RSpec.describe Lantern::Ask::Occasion::Batch do
         plan(name: "Wreath #{i}", materials: [tape],
           layers: [layer("row_of", "tape", count: random.rand(2..9))])
       }
-      moves = Lantern::Ask::Occasion.moves(occasion(plans))
+      moves = Lantern::Ask::Occasion.cutting(occasion(plans)).last
       sum = ->(kind) { moves.select { _1.kind == kind }.sum(0r) { _1.length.to_r * _1.change } }
       worked = Lantern::Ask::Occasion.work(occasion(plans))
       cut = worked["cut_sheet"].sum { |bar| bar["times"] * bar["cuts"].sum { _1["length"] * _1["count"] } }

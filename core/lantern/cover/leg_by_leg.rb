@@ -1,0 +1,123 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Cover
+    # Coils counted leg by leg and fanned over corners, as the hands lay them: what a straight leg has to spare closes
+    # nothing at a point. A form without corners is one leg and has nothing to fan over.
+    #
+    # For a covering that is {Coiled} and answers `accepted_gap` and `fan`, how many coils go over a corner if the
+    # maker says so.
+    module LegByLeg
+      def turns = @turns ||= leg_turns.sum + fan_turns.sum
+
+      # Coils that touch on the crowded edge of every leg.
+      # @return [Array<Integer>]
+      def leg_turns = @leg_turns ||= legs.map { (_1.crowded * crowding / lying + 1e-9).floor }
+
+      # Coils that close the wide edge of every corner, or as many as the maker says.
+      # @return [Array<Integer>]
+      def fan_turns = @fan_turns ||= fans.map { fan || (_1.length / (lying + accepted_gap) - 1e-9).ceil }
+
+      def fanned = fans.empty? ? nil : fan_turns.sum
+
+      # Fillers that bring the average gap of every leg under what is accepted.
+      # @return [Array<Integer>]
+      def leg_fillers
+        @leg_fillers ||= legs.zip(leg_turns).map { |leg, count|
+          ((wide(leg) - count * (lying + accepted_gap)) / lying - 1e-9).ceil.clamp(0, count)
+        }
+      end
+
+      # One coil, on the average: those that fan out are longer.
+      def length_per_turn = @length_per_turn ||= measured_turn || coils / turns
+
+      # What a fanned coil takes: it crosses the corner from the pivot to the far edge.
+      def fanned_turn(over) = measured_turn || round + 2 * [over.reach - form.face, 0.0].max
+
+      def coils
+        @coils ||= legs.zip(leg_turns).sum { |leg, count|
+          count.zero? ? 0.0 : count * (measured_turn || Math.hypot(round, along(leg) / count))
+        } + fans.zip(fan_turns).sum { |over, count| count * fanned_turn(over) }
+      end
+
+      # The widest that any leg has.
+      def gap_wide = widest_gap { wide(_1) }
+
+      def gap_middle = widest_gap { along(_1) }
+
+      def gap_crowded = [widest_gap { _1.crowded * crowding }, 0.0].max
+
+      # What is left of the average gap on the legs once the fillers are in.
+      def gap_left
+        on_legs = leg_turns.sum
+        on_legs.zero? ? 0.0 : (legs.sum { wide(_1) } - (on_legs + fillers) * lying) / on_legs
+      end
+
+      # The coils after which a filler goes, evenly spread on every leg.
+      def filler_places = fillers.zero? ? [] : seats.filled_after(leg_fillers)
+
+      def coil_lie = cord_lie(:coils, seats.front, seats.back)
+
+      def gaps = if seen?(gap_wide)
+                   seats.gaps(fillers.zero? ? [] : leg_fillers, gap_wide)
+                 else
+                   []
+                 end
+
+      private
+
+      def legs = form.stretches.legs
+
+      def fans = form.stretches.fans
+
+      # What a string says against what the sizes give; and what a thick rope loses.
+      def crowding = @crowding ||= share(room, form.path.crowded(form.half_face))
+
+      def wide(leg) = leg.wide * (@widening ||= share(form.wide_run, form.path.wide(form.half_face)))
+
+      def along(leg) = leg.run * (@lengthening ||= share(form.run, form.path.length))
+
+      def share(said, drawn) = drawn.zero? ? 1.0 : said / drawn
+
+      def widest_gap
+        legs.zip(leg_turns).filter_map { |leg, count| yield(leg) / count - lying if count.positive? }.max || 0.0
+      end
+
+      def seats = @seats ||= Place::Seats.new(form, leg_turns, fan_turns)
+
+      def cord_lie(unit, front, back) = Place::Lie::Cord.new(layer: id, unit:, materials: [material], width: diameter,
+        reach: diameter / 2, front:, back:)
+
+      # The sum of every leg or corner, those that are alike together.
+      def sums(parts, &sum)
+        said = parts.map(&sum).tally
+        return said.keys.first if parts.one?
+        said.map { |each, times| (times == 1) ? "(#{each})" : "#{times} × (#{each})" }.join(" + ")
+      end
+
+      def fitting_working
+        on_legs = line(:fitting, "Coils that fit it#{", leg by leg" unless legs.one?}",
+          sums(legs) { "#{bare(_1.crowded * crowding)} ÷ #{bare(lying)}, rounded down" }, leg_turns.sum.to_s)
+        return [on_legs] if fans.empty?
+        [on_legs, line(:fanned, "Coils that fan out over #{(fans.size == 1) ? "the corner" : "the corners"}",
+          fan ? "#{fans.size} × #{fan}, as you said" :
+            sums(fans) { "#{bare(_1.length)} ÷ (#{bare(lying)} + #{bare(accepted_gap)}), rounded up" },
+          fan_turns.sum.to_s)]
+      end
+
+      def turn_sum = (fans.empty? || measured_turn) ? super : "on the average; longer over the corners"
+
+      # The sum of the leg that gapes widest.
+      def gap_sum
+        leg, count = legs.zip(leg_turns).select { _2.positive? }.max_by { |each, turns| wide(each) / turns }
+        leg ? "#{bare(wide(leg))} ÷ #{count} − #{bare(lying)}" : ""
+      end
+
+      def fillers_sum
+        sums(legs.zip(leg_turns).select { _2.positive? }) { |leg, count|
+          "(#{bare(wide(leg))} − #{count} × (#{bare(lying)} + #{bare(accepted_gap)})) ÷ #{bare(lying)}, rounded up"
+        }
+      end
+    end
+  end
+end

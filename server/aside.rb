@@ -1,0 +1,188 @@
+# frozen_string_literal: true
+
+require "etc"
+require "io/wait"
+require "socket"
+require_relative "aside/errands"
+require_relative "aside/wire"
+
+module Server
+  # Heavy questions are answered aside, in processes of their own: each has so much time, and is ended when that has
+  # passed or when whoever asked has gone. So nothing that takes long, in Ruby or in a solver, holds up anybody else.
+  #
+  # A nursery, one process without threads that has everything loaded, forks the workers; a worker that was ended is
+  # replaced when it is next wanted.
+  class Aside
+    # Raised when the time has passed, or the worker had no more room.
+    Overdue = Class.new(StandardError)
+    # Raised when whoever asked has gone.
+    Gone = Class.new(StandardError)
+    # Raised when so many ask at once that there would be too long to wait.
+    Busy = Class.new(StandardError)
+    # Raised when a worker could not do it; the message is for the log.
+    Failed = Class.new(StandardError)
+
+    # Seconds to wait for a worker that is free.
+    PATIENCE = 10
+    # How often it is looked whether whoever asked is still there, in seconds.
+    GLANCE = 0.25
+    # So many errands, and a worker gives its memory back.
+    MOST_ERRANDS = 300
+
+    Worker = Struct.new(:number, :wire, :errands)
+    private_constant :Worker
+
+    # @return [Integer, nil] the nursery's process, once there is one
+    attr_reader :nursery_number
+
+    # @param size [Integer] how many workers at most
+    # @param waiting [Integer] how many may wait for one
+    def initialize(size: Etc.nprocessors.clamp(2, 4), waiting: 10)
+      @size, @most_waiting = size, waiting
+      @idle, @hired, @waiting = [], 0, 0
+      @lock, @free = Mutex.new, ConditionVariable.new
+    end
+
+    # @param errand [Symbol] one of {Errands}
+    # @param within [Numeric] seconds it may take
+    # @param asker [IO, nil] the connection of whoever asks
+    # @return [Object] what the errand answers
+    # @raise [Overdue, Gone, Busy, Failed, Lantern::Plan::Refused]
+    def call(errand, *given, within:, asker: nil)
+      worker = borrow
+      kept = false
+      answer = ask(worker, errand, given, Clock.now + within, asker)
+      kept = true
+      opened(answer)
+    rescue EOFError, Errno::ECONNRESET
+      # Ended from outside, as a machine does that runs out of memory.
+      raise Overdue
+    rescue SystemCallError, IOError => error
+      raise Failed, "#{errand}: #{error.class}: #{error.message}"
+    ensure
+      give_back(worker, kept) if worker
+    end
+
+    # Ends every worker that is idle, and the nursery.
+    def stop
+      @lock.synchronize do
+        @idle.each { _1.wire.close }
+        @hired -= @idle.size
+        @idle.clear
+        close_nursery
+      end
+    end
+
+    private
+
+    def ask(worker, errand, given, deadline, asker)
+      worker.errands += 1
+      worker.wire.write([errand, given])
+      until (answer = worker.wire.read(GLANCE))
+        raise Overdue if Clock.now > deadline
+        raise Gone if asker && gone?(asker)
+      end
+      answer
+    end
+
+    def opened((outcome, value))
+      case outcome
+      when :done then value
+      when :refused then raise Lantern::Plan::Refused.new(value)
+      when :too_much then raise Overdue
+      else raise Failed, value
+      end
+    end
+
+    # Whether the other end of a connection was closed.
+    def gone?(asker)
+      asker.recv_nonblock(1, Socket::MSG_PEEK, exception: false).then { _1.nil? || _1 == "" }
+    rescue SystemCallError, IOError
+      true
+    end
+
+    def borrow
+      @lock.synchronize do
+        deadline = Clock.now + PATIENCE
+        raise Busy if @waiting >= @most_waiting
+        @waiting += 1
+        begin
+          dismiss_ended
+          while @idle.empty? && @hired >= @size
+            rest = deadline - Clock.now
+            raise Busy if rest <= 0
+            @free.wait(@lock, rest)
+          end
+          @idle.pop || hire
+        ensure
+          @waiting -= 1
+        end
+      end
+    end
+
+    def give_back(worker, kept)
+      @lock.synchronize do
+        if kept && worker.errands < MOST_ERRANDS
+          @idle << worker
+        else
+          @hired -= 1
+          dismiss(worker)
+        end
+        @free.signal
+      end
+    end
+
+    # Workers that were ended from outside while they waited.
+    def dismiss_ended
+      ended, @idle = @idle.partition { _1.wire.ended? }
+      @hired -= ended.size
+      ended.each { dismiss(_1) }
+    end
+
+    def dismiss(worker)
+      Process.kill(:KILL, worker.number)
+    rescue Errno::ESRCH
+      nil
+    ensure
+      worker.wire.close
+    end
+
+    # Called with the lock held. A nursery that was ended is opened anew, once.
+    def hire
+      worker = begin
+        from_nursery
+      rescue SystemCallError, IOError
+        close_nursery
+        from_nursery
+      end
+      @hired += 1
+      worker
+    end
+
+    def from_nursery
+      open_nursery unless @nursery
+      @nursery.write("+")
+      connection = @nursery.recv_io(UNIXSocket)
+      Worker.new(@nursery.gets.to_i, Wire.new(connection), 0)
+    end
+
+    def open_nursery
+      @nursery, theirs = UNIXSocket.pair
+      @nursery_number = Process.spawn(RbConfig.ruby, File.join(__dir__, "aside/nursery.rb"), 3 => theirs,
+        :pgroup => true)
+      Process.detach(@nursery_number)
+      theirs.close
+    end
+
+    def close_nursery
+      @nursery&.close
+      @nursery = nil
+    end
+
+    # Seconds that no change of the clock on the wall touches.
+    module Clock
+      def self.now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    end
+    private_constant :Clock
+  end
+end

@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "../../core/lantern"
+
+module Server
+  class Aside
+    # What can be asked aside: each a question with all it needs to know, and text or bytes as its answer. None of
+    # them touches anything that is kept.
+    module Errands
+      class << self
+        # Everything that an errand needs, so that no worker loads it.
+        def load
+          return if @loaded
+          @loaded = true
+          %w[cut_sheet occasion_sheet template].each { require_relative "../files/#{_1}" }
+          %w[reader true_size].each { require_relative "../svg/#{_1}" }
+        end
+
+        # @return [(Symbol, Object)] `:done` and the answer, `:refused` and problems, `:too_much` when there was no room
+        #   for it, or `:failed` and words for the log
+        def answer(errand, given)
+          [:done, public_send(errand, *given)]
+        rescue Lantern::Plan::Refused => refused
+          [:refused, refused.problems]
+        rescue NoMemoryError, SystemStackError
+          [:too_much, nil]
+        rescue => error
+          [:failed, "#{errand}: #{error.class}: #{error.message}\n  #{error.backtrace.to_a.first(8).join("\n  ")}"]
+        end
+
+        # An errand in this process, for those that are small and where there are no workers.
+        def call(errand, *given)
+          load
+          public_send(errand, *given)
+        end
+
+        def work(plan) = JSON.generate(Lantern.work(plan))
+
+        def coverings(plan) = JSON.generate("coverings" => Lantern::Ask::Comparison.new(plan).to_a)
+
+        def backwards(plan, layer, budget) =
+          JSON.generate("answers" => Lantern::Ask::Backwards.new(plan, layer:, budget:).to_a)
+
+        def bare(plan) = JSON.generate(Lantern.bare(plan))
+
+        # The problems of a plan or a form, if it has any.
+        def check(plan) = Lantern.work(plan) && nil
+
+        # @return [(Array, Array<Lantern::Cut::Move>)] the cut sheet, and what cutting by it does to the stash
+        def cutting(plan)
+          work = Lantern::Work.read(plan)
+          [Lantern::Answer::Worked.new(work).to_h["cut_sheet"], work.moves]
+        end
+
+        def occasion(document) = JSON.generate(Lantern::Ask::Occasion.work(document))
+
+        # @return [(Array, Array<Lantern::Cut::Move>)] as of one plan
+        def occasion_cutting(document) = Lantern::Ask::Occasion.cutting(document)
+
+        # @return [Array<Hash>] the short form at the end of a make
+        def finish_form(plan, counts) = Lantern::Ask::Finish.new(plan).form(counts)
+
+        # @return [Hash] what a finished make took against what was planned
+        def finished(plan, used, seconds)
+          finish = Lantern::Ask::Finish.new(plan)
+          {lines: finish.lines(used), steps: finish.steps(seconds), over: finish.over(used)}
+        end
+
+        def templates(plan) = Lantern.templates(plan).map(&:to_h)
+
+        # @return [String, nil] nil when there is no such part
+        def template_svg(plan, part) = template(plan, part)&.svg
+
+        def template_pdf(plan, part, paper) = template(plan, part)&.pdf(paper)
+
+        def cut_sheet_pdf(plan, paper) = Files::CutSheet.new(Lantern.work(plan)).pdf(paper)
+
+        def cut_sheet_csv(plan) = Files::CutSheet.new(Lantern.work(plan)).csv
+
+        def occasion_pdf(document, paper) = Files::OccasionSheet.new(Lantern::Ask::Occasion.work(document)).pdf(paper)
+
+        def occasion_csv(document) = Files::OccasionSheet.new(Lantern::Ask::Occasion.work(document)).csv
+
+        def outlines(svg) = JSON.generate("outlines" => Svg::Reader.read(svg))
+
+        def form_svg(plan) = Svg::TrueSize.write(Lantern.work(plan))
+
+        private
+
+        def template(plan, part)
+          found = Lantern.templates(plan).find { _1.name == part }
+          found && Files::Template.new(found, plan["units"])
+        end
+      end
+    end
+  end
+end

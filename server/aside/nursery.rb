@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+# Where workers come from: everything is loaded here once, and every byte that arrives is answered by a new worker,
+# its connection and its number. Ends when the application does.
+
+require "bundler/setup"
+require "socket"
+require_relative "errands"
+require_relative "wire"
+
+Server::Aside::Errands.load
+connection = UNIXSocket.for_fd(3)
+trap("CLD", "IGNORE")
+trap("INT", "IGNORE")
+GC.start
+GC.compact
+
+# One errand after another, until nobody is there to answer.
+def work(wire)
+  # Whoever types goes first.
+  Process.setpriority(Process::PRIO_PROCESS, 0, 5)
+  Process.setrlimit(:AS, 3 << 30)
+  loop do
+    errand, given = wire.read
+    wire.write(Server::Aside::Errands.answer(errand, given))
+  end
+rescue EOFError, SystemCallError
+  exit!(0)
+end
+
+while connection.read(1)
+  ours, theirs = UNIXSocket.pair
+  worker = fork {
+    connection.close
+    theirs.close
+    work(Server::Aside::Wire.new(ours))
+  }
+  ours.close
+  connection.send_io(theirs)
+  connection.write("#{worker}\n")
+  theirs.close
+end

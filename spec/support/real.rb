@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require_relative "../../server/app"
+require_relative "../../server/demo"
+require_relative "../../server/mariadb"
+
+# The real database, a private one of the specs' own, started once and emptied before each example. Specs that
+# run side by side have one each.
+module RealStore
+  DIRECTORY = File.expand_path("../../var/test/mariadb#{ENV["TEST_ENV_NUMBER"]}", __dir__)
+  BACKUPS = File.expand_path("../../var/test/backups#{ENV["TEST_ENV_NUMBER"]}", __dir__)
+  # Whoever points at another goes after it here.
+  TABLES = %i[requests lots bench_events makes ticks wreaths occasion_ticks occasions entries actions materials forms
+    settings].freeze
+
+  class << self
+    def server = @server ||= Server::MariaDB.new(DIRECTORY).start
+
+    def database
+      @database ||= server.connect("lantern_test").tap do |database|
+        database.synchronize do
+          database.run("SET FOREIGN_KEY_CHECKS = 0")
+          database.tables.each { |table| database.run("DROP TABLE IF EXISTS `#{table}`") }
+          database.run("SET FOREIGN_KEY_CHECKS = 1")
+        end
+      end
+    end
+
+    # Another database on the same server.
+    def connect(name) = server.connect(name)
+
+    # Who answers what is heavy, as in the application.
+    def answers = @answers ||= Server::Answers.new(aside)
+
+    def aside = @aside ||= Server::Aside.new
+
+    def store = @store ||= Server::Store.new(database, answers:, backups: BACKUPS)
+
+    # An undoing points at the action before it, so the last goes first.
+    def empty = TABLES.each { |table|
+      database[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }
+        .delete
+    }
+
+    # The demo as a first start loads it; loaded once, and its rows put back after that.
+    def load_demo
+      return put_back(@demo) if @demo
+      Server::Demo.load(store)
+      @demo = TABLES.to_h { [_1, database[_1].all] }
+    end
+
+    # Everything that is kept, as a file holds it.
+    def archive = [].tap { |lines| store.archive.each_line { lines << _1 } }.join
+
+    private def put_back(rows) = TABLES.reverse_each { database[_1].multi_insert(rows[_1]) }
+
+    def stop
+      @aside&.stop
+      @database&.disconnect
+      @server&.stop
+    end
+  end
+end

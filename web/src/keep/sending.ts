@@ -1,0 +1,37 @@
+/** Questions about a plan change nothing; all other posts happen once, whoever sends them how often. */
+const QUESTIONS = /\/api\/(work|work\/try|units|coverings|backwards|bare|outlines|form\.svg|occasions\/work)$/
+
+/** How long to wait before a change that got no answer is sent again, in milliseconds. */
+const AGAIN = [400, 1600]
+
+/** A name that no other request has. */
+export const nameOfItsOwn = () =>
+  crypto.randomUUID?.() ??
+  `${Date.now()}-${Math.random().toString(36).slice(2)}-${Math.random().toString(36).slice(2)}`
+
+/** The header by which the server knows a change again that it has made already. */
+export const once = (name: string) => ({ "idempotency-key": name })
+
+/**
+ * Sends a request. A change carries a name of its own, so that it can be sent again when no answer came: the network
+ * went away, or the server died after it was done.
+ */
+export async function send(
+  request: Request,
+  ask: (request: Request) => Promise<Response> = (each) => fetch(each),
+  pause: (milliseconds: number) => Promise<void> = (milliseconds) =>
+    new Promise((done) => setTimeout(done, milliseconds)),
+): Promise<Response> {
+  if (request.method !== "POST" || QUESTIONS.test(new URL(request.url).pathname)) return ask(request)
+  const named = new Request(request)
+  if (!named.headers.has("idempotency-key")) named.headers.set("idempotency-key", nameOfItsOwn())
+  for (const milliseconds of AGAIN) {
+    try {
+      return await ask(named.clone())
+    } catch (error) {
+      if (named.signal.aborted) throw error
+      await pause(milliseconds)
+    }
+  }
+  return ask(named)
+}

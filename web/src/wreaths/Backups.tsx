@@ -1,0 +1,73 @@
+import { useState } from "react"
+import { ageSays, sizeSays } from "./ages"
+
+interface Backup {
+  name: string
+  kind: "daily" | "before-restore" | "before-upgrade"
+  at: string
+  bytes: number
+}
+
+const KINDS: Record<Backup["kind"], string> = {
+  daily: "Daily backup",
+  "before-restore": "As it was before a restore",
+  "before-upgrade": "As it was before a new version",
+}
+
+/** The backups there are, how old each is, and back to one of them. */
+export function Backups({
+  backups,
+  onBringBack,
+}: {
+  backups: Backup[]
+  onBringBack: (name: string) => Promise<void>
+}) {
+  const [asked, setAsked] = useState<string>()
+  const latest = backups.find((each) => each.kind === "daily")
+  return (
+    <section aria-label="Backups" className="pt-4">
+      <p className="text-quiet">
+        {latest
+          ? `The last daily backup is ${ageSays(latest.at)} old; fourteen are kept.`
+          : "No daily backup has been made yet."}
+      </p>
+      <ul className="max-w-3xl">
+        {backups.map((each) => (
+          <li key={each.name} className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 py-1">
+            <span className="min-w-56">{KINDS[each.kind]}</span>
+            <span className="text-quiet">
+              {new Date(each.at).toLocaleString()} · {sizeSays(each.bytes)}
+            </span>
+            {asked === each.name ? (
+              <span className="ml-auto flex flex-wrap items-center gap-3">
+                <span>What is here now is replaced, and kept as a backup.</span>
+                <button
+                  type="button"
+                  className="amber-button"
+                  onClick={() => {
+                    setAsked(undefined)
+                    void onBringBack(each.name)
+                  }}
+                >
+                  Bring it back
+                </button>
+                <button type="button" className="link-button" onClick={() => setAsked(undefined)}>
+                  Leave it
+                </button>
+              </span>
+            ) : (
+              <button
+                type="button"
+                className="link-button ml-auto"
+                aria-label={`Bring back ${KINDS[each.kind]}, ${new Date(each.at).toLocaleString()}`}
+                onClick={() => setAsked(each.name)}
+              >
+                Bring back
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
