@@ -27,9 +27,8 @@ module Lantern
       # Left, top, right, bottom of all that is drawn.
       def bounds(form, lies, scale)
         reach = lies.map(&:reach).max || 0
-        out = form.half_face + reach
-        paths = [[form.path, out], *form.parts.map { [_1.path, (_1.diameter || 0) / 2] }]
-        edges = paths.map { |path, beyond| edges(path, beyond) }.transpose
+        edges = [form.path.reach(form.half_face).zip([-reach, -reach, reach, reach]).map(&:sum),
+          *form.parts.map { |part| edges(part.path, (part.diameter || 0) / 2) }].transpose
         [edges[0].min, edges[1].min, edges[2].max, edges[3].max].map { scale.number(_1) }
       end
 

@@ -114,6 +114,19 @@ module Lantern
     # @return [Array<Place::Template>] what of it can be printed at its true size
     def templates = []
 
+    # What it means to close, seen from the front; nothing where it leaves the form to show.
+    # @return [Array<Form::Silhouette::Area>, nil]
+    def closes = nil
+
+    # How wide a place it may leave bare and still be what it promises; nil where nobody looks for bare places.
+    # @return [Float, nil] inches
+    def accepts = nil
+
+    # What it says of a place that it leaves bare, and the options that mend it.
+    # @param _corner [Boolean] whether the place is at a corner
+    # @return [(String, Hash)]
+    def mend(_corner) = ["close it there", nil]
+
     # When it is fitted: `:first`, before the form is covered, `:last`, after everything else, or in the order
     # of its stage.
     # @return [Symbol, nil]

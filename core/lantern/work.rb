@@ -105,6 +105,18 @@ module Lantern
     # @return [Hash] where everything lies, to scale, in the plan's units
     def drawing = @drawing ||= Draw.work(@plan, form, layers)
 
+    # How a layer covers what it means to close, looked at once.
+    # @param layer [Layer]
+    # @return [Draw::Covered]
+    def covered(layer) = (@covered ||= {}.compare_by_identity)[layer] ||= Draw::Covered.new(layer)
+
+    # What is to be said of a layer: its own findings, and where it leaves the form bare.
+    # @return [Array<Plan::Finding>]
+    def findings(layer)
+      return layer.found if layer.found.any? { _1.code == "form_shows" }
+      [*layer.found, *covered(layer).finding(@plan.units)]
+    end
+
     # @return [Draw::Bare] how much of the form still shows, and where
     def bare = Draw::Bare.new(form, layers.flat_map(&:lies))
 

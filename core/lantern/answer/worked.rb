@@ -36,14 +36,18 @@ module Lantern
       def stockpiles = @stockpiles ||= @work.bill.entries.map { Stockpile.new(_1, @plan) }
 
       def layer(layer)
+        covered = @work.covered(layer)
         {
           "id" => layer.id, "method" => layer.class.method_name.to_s, "title" => layer.class.title,
           "stage" => layer.class.stage.key.to_s, "materials" => layer.materials.map(&:id),
           "settings" => settings(layer), "figures" => figures(layer),
           "needs" => layer.required.map { _1.to_h(@plan.units) }, "minutes" => layer.minutes.round(1),
-          "findings" => layer.found.map(&:to_h), "working" => [*layer.working, *learned(layer)].map(&:to_h)
-        }
+          "covered" => covered.share&.round(4), "bare" => covered.places.map { _1.to_h(scale) },
+          "findings" => @work.findings(layer).map(&:to_h), "working" => [*layer.working, *learned(layer)].map(&:to_h)
+        }.compact
       end
+
+      def scale = @scale ||= Draw::Scale.new(@plan.units)
 
       def figures(layer)
         numbers = layer.figures
@@ -87,7 +91,7 @@ module Lantern
 
       def layers_settled?(key)
         own = @work.layers.select { _1.class.stage.key == key }
-        own.any? && own.flat_map(&:found).none? { %i[stop warn].include?(_1.level) }
+        own.any? && own.flat_map { @work.findings(_1) }.none? { %i[stop warn].include?(_1.level) }
       end
     end
   end

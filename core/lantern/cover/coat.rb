@@ -57,6 +57,8 @@ module Lantern
           lays: (:coats if coat == coats), minutes: form.area / 20 + ((coat == 1) ? 2 : 0))
       }
 
+      def closes = form.areas
+
       # The colour lies on the form itself.
       def lies = [Place::Along.coated(form, id:, material:)]
     end

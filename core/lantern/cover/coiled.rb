@@ -6,7 +6,7 @@ module Lantern
     # and the gaps that fan out on the wide one.
     #
     # A covering that includes it says where among its options `closes_up` stands and where among its figures
-    # `coil_figures`, and answers {#turns}.
+    # `coil_figures`; {LegByLeg} counts the coils and says what one takes.
     module Coiled
       # What such a covering declares.
       module Declared
@@ -47,10 +47,6 @@ module Lantern
       # What a coil takes of the edge it is pressed against.
       def lying = measured_advance || diameter * squash
 
-      # Coils that touch on the crowded edge.
-      # @return [Integer]
-      def fitting = @fitting ||= (room / lying + 1e-9).floor
-
       # What coils have of the crowded edge. A thick rope turns about its own middle, which runs half its thickness
       # farther in; what is thin gives that much (common practice: fillers one in five to ten on a common frame).
       def room
@@ -74,19 +70,6 @@ module Lantern
       # Source: Steiner's formula for parallel curves.
       def round = form.girth + Math::PI * diameter
 
-      def length_per_turn = measured_turn || Math.hypot(round, pitch)
-
-      # Rope in the coils, without its ends.
-      def coils = turns * length_per_turn
-
-      def gap_at(edge) = edge / turns - lying
-
-      def gap_wide = gap_at(form.wide_run)
-
-      def gap_middle = gap_at(form.run)
-
-      def gap_crowded = [gap_at(room), 0.0].max
-
       def coil_need =
         run(material: material.id, what: "coils", length: coils + ENDS, join: JOIN, least: length_per_turn)
 
@@ -96,21 +79,9 @@ module Lantern
       # A tack behind every few coils.
       def coil_glue = turns / 4 * 0.5 + 2.0
 
-      def coil_lie = Place::Cords.coiled(form, id:, material:, count: turns, width: diameter)
-
       def thickness = diameter
 
       def seen?(gap) = gap > [UNSEEN * diameter, LEAST_SEEN].max
-
-      # The gap at the wide edge that is pointed at: the nearest to a sixth of the way round, past none of these
-      # coils.
-      # @param closed [Array<Integer>] coils that something closes the gap after
-      # @return [Array<Place::Gap>]
-      def gaps_after(closed)
-        return [] unless seen?(gap_wide)
-        free = (0...turns).to_a - closed
-        Place::Gap.outside(form, count: turns, after: free.min_by { (_1 - turns / 6.0).abs } || 0, width: gap_wide)
-      end
 
       private
 
@@ -136,11 +107,6 @@ module Lantern
           line(:gap_wide, "Gap at the outside edge", gap_sum, text(gap_wide))
         ]
       end
-
-      def gap_sum = "#{bare(form.wide_run)} ÷ #{turns} − #{bare(lying)}"
-
-      def fitting_working =
-        [line(:fitting, "Coils that fit it", "#{bare(room)} ÷ #{bare(lying)}, rounded down", fitting.to_s)]
 
       def turn_sum = measured_turn ? "by your test piece" : "√(#{bare(round)}² + #{bare(pitch)}²)"
 

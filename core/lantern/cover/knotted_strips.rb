@@ -137,6 +137,8 @@ module Lantern
           minutes: tied * (sheer? ? 0.14 : 0.4), pattern: [["in this section", per_section]], rounds: "section")]
       end
 
+      def closes = form.areas
+
       def lies
         [Place::Knots.tied(form, id:, materials:, order: colours, rail:, tail: tail.to_f, width: width.to_f, bundle:)]
       end

@@ -12,7 +12,10 @@ module Lantern
 
       # Coils that touch on the crowded edge of every leg.
       # @return [Array<Integer>]
-      def leg_turns = @leg_turns ||= legs.map { (_1.crowded * crowding / lying + 1e-9).floor }
+      def leg_turns = fitting_legs
+
+      # Those that fit.
+      def fitting_legs = @fitting_legs ||= legs.map { (_1.crowded * crowding / lying + 1e-9).floor }
 
       # Coils that close the wide edge of every corner, or as many as the maker says.
       # @return [Array<Integer>]
@@ -20,12 +23,20 @@ module Lantern
 
       def fanned = fans.empty? ? nil : fan_turns.sum
 
-      # Fillers that bring the average gap of every leg under what is accepted.
-      # @return [Array<Integer>]
-      def leg_fillers
-        @leg_fillers ||= legs.zip(leg_turns).map { |leg, count|
-          ((wide(leg) - count * (lying + accepted_gap)) / lying - 1e-9).ceil.clamp(0, count)
-        }
+      # Every leg, by how it gapes: a straight stretch has nothing to lend to a bend. Fillers bring the average gap of
+      # each under what is accepted.
+      # @return [Array<Array<Place::Seats::Stretch>>]
+      def leg_stretches
+        @leg_stretches ||= legs.zip(leg_turns).map do |leg, count|
+          per_inch = leg.crowded.zero? ? 0.0 : count / leg.crowded
+          before = 0.0
+          leg.runs.slice_when { |a, b| gaping?(a, per_inch) != gaping?(b, per_inch) }.map do |runs|
+            coils = runs.sum(&:crowded) * per_inch
+            before += coils
+            Place::Seats::Stretch.lay(runs:, wide: wide(runs), before: before - coils, coils:,
+              fillers: fillers_among(wide(runs), coils))
+          end
+        end
       end
 
       # One coil, on the average: those that fan out are longer.
@@ -41,7 +52,7 @@ module Lantern
       end
 
       # The widest that any leg has.
-      def gap_wide = widest_gap { wide(_1) }
+      def gap_wide = stretches.map { _1.wide / _1.coils - lying }.max || 0.0
 
       def gap_middle = widest_gap { along(_1) }
 
@@ -50,19 +61,15 @@ module Lantern
       # What is left of the average gap on the legs once the fillers are in.
       def gap_left
         on_legs = leg_turns.sum
-        on_legs.zero? ? 0.0 : (legs.sum { wide(_1) } - (on_legs + fillers) * lying) / on_legs
+        on_legs.zero? ? 0.0 : (stretches.sum(&:wide) - (on_legs + fillers) * lying) / on_legs
       end
 
-      # The coils after which a filler goes, evenly spread on every leg.
-      def filler_places = fillers.zero? ? [] : seats.filled_after(leg_fillers)
+      # The coils after which a filler goes, evenly spread where they gape.
+      def filler_places = seats.filled_after
 
       def coil_lie = cord_lie(:coils, seats.front, seats.back)
 
-      def gaps = if seen?(gap_wide)
-                   seats.gaps(fillers.zero? ? [] : leg_fillers, gap_wide)
-                 else
-                   []
-                 end
+      def gaps = seats.gaps(lying).select { seen?(_1.width) }
 
       private
 
@@ -73,7 +80,16 @@ module Lantern
       # What a string says against what the sizes give; and what a thick rope loses.
       def crowding = @crowding ||= share(room, form.path.crowded(form.half_face))
 
-      def wide(leg) = leg.wide * (@widening ||= share(form.wide_run, form.path.wide(form.half_face)))
+      def wide(runs) = runs.sum(&:wide) * (@widening ||= share(form.wide_run, form.stretches.wide))
+
+      # Those that any coil lies on.
+      def stretches = leg_stretches.flatten.select { _1.coils.positive? }
+
+      # Whether a run gapes wider than is accepted, so many coils lying on every inch of its crowded edge.
+      def gaping?(run, per_inch) = wide([run]) > run.crowded * per_inch * (lying + accepted_gap)
+
+      # None unless the covering pushes any in.
+      def fillers_among(_wide, _coils) = 0
 
       def along(leg) = leg.run * (@lengthening ||= share(form.run, form.path.length))
 
@@ -83,7 +99,7 @@ module Lantern
         legs.zip(leg_turns).filter_map { |leg, count| yield(leg) / count - lying if count.positive? }.max || 0.0
       end
 
-      def seats = @seats ||= Place::Seats.new(form, leg_turns, fan_turns)
+      def seats = @seats ||= Place::Seats.new(form, leg_stretches, fan_turns)
 
       def cord_lie(unit, front, back) = Place::Lie::Cord.new(layer: id, unit:, materials: [material], width: diameter,
         reach: diameter / 2, front:, back:)
@@ -107,15 +123,19 @@ module Lantern
 
       def turn_sum = (fans.empty? || measured_turn) ? super : "on the average; longer over the corners"
 
-      # The sum of the leg that gapes widest.
+      # The sum of the stretch that gapes widest.
       def gap_sum
-        leg, count = legs.zip(leg_turns).select { _2.positive? }.max_by { |each, turns| wide(each) / turns }
-        leg ? "#{bare(wide(leg))} ÷ #{count} − #{bare(lying)}" : ""
+        widest = stretches.max_by { _1.wide / _1.coils }
+        widest ? "#{bare(widest.wide)} ÷ #{counted(widest)} − #{bare(lying)}" : ""
       end
 
+      # The coils on a stretch, which need not be whole where the next goes on without a corner.
+      def counted(stretch) = Measure::Words.short(stretch.coils.round(1))
+
       def fillers_sum
-        sums(legs.zip(leg_turns).select { _2.positive? }) { |leg, count|
-          "(#{bare(wide(leg))} − #{count} × (#{bare(lying)} + #{bare(accepted_gap)})) ÷ #{bare(lying)}, rounded up"
+        sums(stretches.select { _1.fillers.positive? }) { |each|
+          "(#{bare(each.wide)} − #{counted(each)} × (#{bare(lying)} + #{bare(accepted_gap)})) ÷ #{bare(lying)}, " \
+            "rounded up"
         }
       end
     end

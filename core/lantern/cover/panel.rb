@@ -98,6 +98,10 @@ module Lantern
           .sum { |(ax, ay), (bx, by)| Math.hypot(bx - ax, by - ay) }
       }
 
+      def closes = [Form::Silhouette::Area.new(filled: covered.outlines, open: [])]
+
+      def accepts = 0.0
+
       def lies = [Place::Lie::Panel.new(layer: id, unit: :panels, materials: [material], width: 2.5,
         front: covered.outlines.map { {points: _1} })]
 

@@ -94,6 +94,8 @@ module Lantern
           lays: :loops, minutes: 2 + pieces * 1.5)]
       end
 
+      def closes = form.areas
+
       def lies = [Place::Loops.pushed(form, id:, materials:, order: colours, loops: folds, size: fold_size.to_f,
         width: width.to_f)]
 

@@ -52,7 +52,7 @@ module Lantern
       def accepted_gap = super || ACCEPTED_SHARE * material.diameter
 
       # How many fillers bring the average gap at the wide edge under what is accepted.
-      def fillers = @fillers ||= (school == :tight_inside) ? leg_fillers.sum : 0
+      def fillers = @fillers ||= leg_stretches.flatten.sum(&:fillers)
 
       def coils_between_fillers = fillers.zero? ? nil : turns.fdiv(fillers).floor
 
@@ -92,12 +92,27 @@ module Lantern
 
       def glue = coil_glue + fillers * 1.0
 
+      def closes = form.areas
+
+      # Evenly laid, coils leave the gaps that they leave; a gap wider than the cord is told anyway.
+      def accepts = [accepted_gap.to_f, (school == :even) ? [gap_wide, diameter].max : 0].max
+
+      def mend(corner)
+        return ["add coils there", {"fan" => fan_turns.max + 2}] if corner
+        (school == :even) ? ["push in fillers", {"school" => "tight_inside"}] : ["push the coils together there", nil]
+      end
+
       def lies
         return [coil_lie] if fillers.zero?
-        [coil_lie, cord_lie(:fillers, seats.fillers(leg_fillers), seats.fillers(leg_fillers, behind: true))]
+        [coil_lie, cord_lie(:fillers, seats.fillers, seats.fillers)]
       end
 
       private
+
+      def fillers_among(wide, coils)
+        return 0 unless school == :tight_inside
+        ((wide - coils * (lying + accepted_gap)) / lying - 1e-9).ceil.clamp(0, coils.floor)
+      end
 
       def filler_sum
         return "as measured" if said?(:filler_length)

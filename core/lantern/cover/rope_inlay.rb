@@ -6,6 +6,7 @@ module Lantern
     # closed form the pattern closes evenly only when the coils are a multiple of both together.
     class RopeInlay < Covering
       include Coiled
+      include LegByLeg
       include Tested
 
       covering :rope_inlay, title: "Rope with a ribbon laid in", takes: %i[rope],
@@ -25,6 +26,7 @@ module Lantern
         help: "What going over and under costs, as a share. A guess: measure one repeat."
 
       coil_figures
+      figure :fanned, :count, "Coils over corners"
       figure :repeats, :count, "Whole repeats"
       figure :ease_percent, :number, "Each coil eased apart", from: :ease
       figure :ribbon_length, :length, "Ribbon laid in"
@@ -42,18 +44,36 @@ module Lantern
         super
         check_coils
         laid_in
-        refuse("over", "Only #{fitting} coils fit: too few for one repeat of #{repeat}.") if fitting < repeat
+        refuse("over", "Only #{closing} coils fit: too few for one repeat of #{repeat}.") if closing < repeat
       end
 
       def repeat = over + under
 
+      # Coils that touch on every leg and close every corner.
+      def closing = fitting_legs.sum + fan_turns.sum
+
       # The most coils that make whole repeats; an open form need not close.
-      def turns = @turns ||= form.closed? ? fitting - fitting % repeat : fitting
+      def turns = @turns ||= form.closed? ? closing - closing % repeat : closing
+
+      # What no repeat needs is left out where coils lie closest.
+      def leg_turns
+        @leg_turns ||= fitting_legs.dup.tap do |counts|
+          (closing - turns).times do
+            most = counts.each_index.max_by { |i| counts[i].zero? ? -1 : counts[i] / legs[i].crowded }
+            counts[most] -= 1 if counts[most].positive?
+          end
+        end
+      end
+
+      # Over a corner no gap is wider than the cord (common practice).
+      def accepted_gap = diameter
+
+      def fan = nil
 
       def repeats = turns / repeat
 
       # By how much each coil is eased apart, as a percentage of its thickness.
-      def ease(coils = turns) = (form.crowded_run / (coils * lying) - 1) * 100
+      def ease(coils = turns) = ((closing_run / (coils * lying)) - 1) * 100
 
       def ribbon_length = form.run * (1 + take_up) + ENDS_OF_RIBBON
 
@@ -66,8 +86,8 @@ module Lantern
         [
           *coil_working,
           line(:repeats, "Whole repeats of #{over} over and #{under} under",
-            "#{fitting} coils fit; #{repeats} × #{repeat}", "#{turns} coils"),
-          line(:ease, "Each coil eased apart", "#{bare(form.crowded_run)} ÷ (#{turns} × #{bare(lying)}) − 1",
+            "#{closing} coils fit; #{repeats} × #{repeat}", "#{turns} coils"),
+          line(:ease, "Each coil eased apart", "#{bare(closing_run)} ÷ (#{turns} × #{bare(lying)}) − 1",
             "#{ease.round(1)} in 100"),
           line(:ribbon_length, "Ribbon", "#{bare(form.run)} + #{in_hundred(take_up)} + 2 × #{bare(1)}",
             text(ribbon_length))
@@ -87,14 +107,21 @@ module Lantern
 
       def glue = coil_glue
 
-      def lies = laid_in ? [coil_lie, ribbon_lie] : [coil_lie]
+      def closes = form.areas
 
-      def gaps = gaps_after([])
+      def accepts = [gap_wide, diameter].max
+
+      def mend(_corner) = ["push the coils together there", nil]
+
+      def lies = laid_in ? [coil_lie, ribbon_lie] : [coil_lie]
 
       private
 
+      # What coils that touch everywhere would lie on: the crowded edge, and their own thickness over corners.
+      def closing_run = room + fan_turns.sum * lying
+
       def ribbon_lie
-        Place::Along.inlaid(form, id:, material: laid_in, coils: turns, over:, under:,
+        Place::Along.inlaid(form, id:, material: laid_in, places: seats.middles, over:, under:,
           width: [laid_in.width.to_f, form.face * 0.6].min)
       end
 
@@ -124,10 +151,10 @@ module Lantern
 
       def other_patterns
         (2..MOST_OTHER).to_a.product((1..MOST_OTHER).to_a)
-          .select { |over, under| under <= over && fitting >= over + under }
+          .select { |over, under| under <= over && closing >= over + under }
       end
 
-      def easing(over, under) = ease(fitting - fitting % (over + under))
+      def easing(over, under) = ease(closing - closing % (over + under))
     end
   end
 end

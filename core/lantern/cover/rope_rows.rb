@@ -112,6 +112,17 @@ module Lantern
 
       def glue = row_count * 2.0
 
+      # Between the levels that the rows fill.
+      def closes
+        top = form.silhouette.box[1]
+        upper, lower = stretch.map { top + _1 }
+        above = Form::Silhouette.new(form.silhouette.below(upper)).below(lower)
+        [Form::Silhouette::Area.new(filled: form.silhouette.below(upper), open: above)]
+      end
+
+      # What no row finds room for is twisted together and pushed into.
+      def accepts = diameter
+
       def lies
         top = form.silhouette.box[1]
         items = rows.flat_map { |row|

@@ -71,8 +71,15 @@ module Lantern
 
       def lap = super || lying / 6
 
-      def turns = @turns ||= (measured_advance ? form.crowded_run / measured_advance - 1e-9 : form.wide_run /
-        covering_width - 1e-9).ceil.clamp(1, nil)
+      def turns = strand_turns.sum
+
+      # @return [Array<Integer>] on every strand of the form
+      def strand_turns
+        @strand_turns ||= begin
+          whole = measured_advance ? form.crowded_run / measured_advance : form.wide_run / covering_width
+          form.stretches.strands.map { (whole * _1.wide / form.stretches.wide - 1e-9).ceil.clamp(1, nil) }
+        end
+      end
 
       # How far a turn advances along the middle of the band.
       def pitch = form.run / turns
@@ -98,7 +105,8 @@ module Lantern
 
       def lap_wide = lap_at(form.wide_run)
 
-      def lap_crowded = lap_at(form.crowded_run)
+      # Where the tight edge is shortest for its wide one; over a corner turns lie on one another anyway.
+      def lap_crowded = lap_at(form.wide_run * tightest)
 
       def area = form.area
 
@@ -165,8 +173,15 @@ module Lantern
 
       def glue = turns / 3 * 0.5 + 2.0
 
+      def closes = form.areas
+
+      # A lap leaves nothing bare.
+      def accepts = 0.0
+
+      def mend(_corner) = ["lap the turns more", {"lap" => text([lap + lying / 8, lying * 3 / 4].min)}]
+
       def lies
-        [Place::Bands.wound(form, id:, material:, turns:, width: lying.to_f)]
+        [Place::Bands.wound(form, id:, material:, turns: strand_turns, width: lying.to_f)]
       end
 
       # Laps lie double.
@@ -176,6 +191,12 @@ module Lantern
 
       def covering_width = lying - lap
 
+      # The tight edge as a share of the wide one, where it is the smallest; as a string says, on a ring.
+      def tightest
+        return form.crowded_run / form.wide_run if form.stretches.fans.empty?
+        form.stretches.legs.flat_map(&:runs).select { _1.wide.positive? }.map { _1.crowded / _1.wide }.min || 1.0
+      end
+
       # The lap at an edge of this length, negative where it gapes: what the strip covers on the slant, less the
       # pitch there.
       def lap_at(edge, turns = self.turns)
@@ -183,13 +204,19 @@ module Lantern
         lying.to_f - pitch * form.girth / Math.sqrt(form.girth**2 + pitch**2)
       end
 
-      # By how much a turn is longer than the girth, being on the slant.
+      # By how much a turn is longer than the girth, on the average: on the slant along the legs, and over a corner
+      # by as much farther as it crosses it.
       def mean_stretch(turns = self.turns)
-        along = form.run / turns
-        form.path.pieces.sum { |piece|
-          piece.length / form.path.length *
-            form.section.mean { |x| Math.sqrt(1 + ((1 + piece.curvature * x) * along / form.girth)**2) }
+        longer = form.run / form.path.length
+        wide = form.stretches.wide
+        on_legs = form.stretches.legs.flat_map(&:runs).reject { _1.wide.zero? }.sum { |run|
+          along = (run.to - run.from) * longer / (turns * run.wide / wide)
+          run.wide * form.section.mean { |x| Math.sqrt(1 + ((1 + run.bend * x) * along / form.girth)**2) }
         }
+        over_corners = form.stretches.fans.sum { |fan|
+          fan.length * (1 + 2 * [fan.reach - form.face, 0.0].max / form.girth)
+        }
+        (on_legs + over_corners) / wide
       end
 
       def lying_working = []
@@ -219,7 +246,7 @@ module Lantern
       end
 
       def bulky_inside
-        share = lap_at(form.crowded_run) / lying
+        share = lap_crowded / lying
         return if share <= CROWDED_SHARE
         finding(:warn, "bulky_inside", "At the inside edge each turn lies #{(share * 100).round} hundredths over the " \
           "last: bulky, and it pinches. A narrower strip, or strips cut on the bias, lie better.", at: "inside")

@@ -99,6 +99,8 @@ module Lantern
             "Outer rail first, then the one inside it.", count: loops, unit: :loops, minutes: 2 + loops * 0.8)]
       end
 
+      def closes = form.areas
+
       def lies = [Place::Loops.caught(form, id:, material:, ties:, rails:, length: loop_length.to_f, width: width.to_f)]
     end
   end

@@ -21,9 +21,13 @@ module Lantern
       option :stiffness, :number, fine: true, default: 1.0, least: 1.0, most: 2.0, label: "Stiffness",
         help: "1 gives at the crossings; hard rope, about 1.6, jams sooner. A guess: weave a few passes."
 
+      option :fan, :count, fine: true, default: 0, least: 0, most: 60, label: "Passes over a corner",
+        help: "Besides those beside it, over every corner; they close what fans open at a point."
+
       tested_by "Weave a few passes, measure, and these replace the sum."
 
       figure :passes, :count, "Passes"
+      figure :fanned, :count, "Passes over corners"
       figure :pitch, :length, "From pass to pass"
       figure :length_per_turn, :length, "One pass"
       figure :gap_wide, :length, "Gap at the wide edge"
@@ -43,7 +47,7 @@ module Lantern
           refuse("material", "Rope #{text(diameter)} thick does not pass between rails that are #{text(tight)} " \
             "apart; anything thinner than #{text([tight - rail_diameter, 0].max)} does.")
         end
-        if turns < 1
+        if passes < 1
           refuse("material", "Not one turn of #{material.name} fits along the inside edge, #{text(form.crowded_run)}.")
         end
         refuse_crowd(passes, "material", "passes")
@@ -59,18 +63,31 @@ module Lantern
       # The rope's own middle keeps this far from a rail's.
       def reach = diameter / 2 + form.section.rail_radius
 
-      # Two passes to a turn: at an edge rail one turn joins two, which lie above one another there.
+      # Two passes to a turn: at an edge rail one turn joins two, which lie above one another there. Over a corner
+      # those beside it are pushed together, unless the maker adds some.
       # Source: common practice, on a clover of three rails.
-      def passes = 2 * turns
+      def passes = 2 * turns + fan_passes.sum
 
-      # Turns side by side on the crowded edge, or as many as the crossings of the tightest bay let through.
-      def turns = @turns ||= [fitting, jamming].min
+      # Turns side by side on the crowded edge of the legs, or as many as the crossings of the tightest bay let
+      # through.
+      def turns = leg_turns.sum
 
-      def fitting = (form.crowded_run / advance + 1e-9).floor
+      # @return [Array<Integer>] turns on every leg
+      def leg_turns = @leg_turns ||= legs.map { [fitting(_1), jamming(_1)].min }
+
+      # @return [Array<Integer>] passes over every corner
+      def fan_passes = form.stretches.fans.map { fan }
+
+      def fanned = fan_passes.sum.zero? ? nil : fan_passes.sum
+
+      def fitting(leg) = (leg.crowded * crowding / advance + 1e-9).floor
 
       # Rope that does not give jams where it crosses: halfway between the rails that are closest on the crowded
       # side (from memory).
-      def jamming = (form.path.crowded(middle_of_bay.abs) / (diameter * stiffness) + 1e-9).floor
+      def jamming(leg) = (between_rails(leg) / (diameter * stiffness) + 1e-9).floor
+
+      # Along the middle of the tightest bay.
+      def between_rails(leg) = leg.runs.sum { (_1.to - _1.from) * [1 - _1.bend.abs * middle_of_bay.abs, 0.0].max }
 
       def advance = measured_advance || diameter * squash
 
@@ -95,10 +112,18 @@ module Lantern
         end
       end
 
-      def length = passes * length_per_turn + ENDS
+      # Over a corner a pass is as much longer as it is farther from the pivot to the far edge than across the face.
+      def length
+        passes * length_per_turn + ENDS + form.stretches.fans.zip(fan_passes).sum { |fan, count|
+          measured_turn ? 0.0 : count * [fan.reach - form.face, 0.0].max
+        }
+      end
 
-      # Passes lie above one another on the crowded edge, and spread on the wide one.
-      def gap_wide = form.wide_run / passes - advance
+      # Passes lie above one another on the crowded edge, and spread on the wide one: on the leg where they gape
+      # widest.
+      def gap_wide
+        legs.zip(leg_turns).filter_map { |leg, count| wide(leg) / (2 * count) - advance if count.positive? }.max || 0.0
+      end
 
       def needs = [run(material: material.id, what: "weaving", length:, join: JOIN, least: length_per_turn)]
 
@@ -113,8 +138,12 @@ module Lantern
           line(:length_per_turn, "One pass, over every rail and round the edge",
             measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
           line(:turns, "Turns side by side on the crowded edge", turns_sum, turns.to_s),
-          line(:passes, "Passes, two to a turn", "2 × #{turns}", passes.to_s),
-          line(:length, "All passes, both ends tucked", "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}",
+          *(if fanned
+              line(:fanned, "Passes over the corners", "#{fan_passes.size} × #{fan}, as you said", fanned.to_s)
+            end),
+          line(:passes, "Passes, two to a turn", "2 × #{turns}#{" + #{fanned}" if fanned}", passes.to_s),
+          line(:length, "All passes, both ends tucked",
+            "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}#{", longer over the corners" if fanned}",
             long_text(length))
         ]
       end
@@ -144,19 +173,52 @@ module Lantern
 
       def glue = 2.0
 
-      def lies = [Place::Cords.woven(form, id:, material:, passes:, width: diameter)]
+      def closes = form.areas
 
-      def gaps = (gap_wide > 0.05 * diameter) ? Place::Gap.outside(form, count: passes, after: passes / 6,
-        width: gap_wide) : []
+      # Between two passes the other side of the same turns is seen; a gap wider than the rope is bare.
+      def accepts = [gap_wide, diameter].max
+
+      def mend(corner) = corner ? ["add passes there", {"fan" => fan + 4}] : ["push the rows together there", nil]
+
+      def lies = [Place::Cords.woven(form, id:, material:, spans:, width: diameter)]
+
+      def gaps
+        return [] unless gap_wide > 0.05 * diameter
+        leg, count = legs.zip(leg_turns).select { _2.positive? }.max_by { |each, turns| (wide(each) / turns).round(6) }
+        Place::Gap.between(form, count / 3.0, 1 / (2.0 * count), leg, width: gap_wide)
+      end
 
       def thickness = diameter
 
       private
 
+      def legs = form.stretches.legs
+
+      # What a string says against what the sizes give.
+      def crowding
+        drawn = form.path.crowded(form.half_face)
+        drawn.zero? ? 1.0 : form.crowded_run / drawn
+      end
+
+      def wide(leg) = leg.wide * form.wide_run / form.stretches.wide
+
+      # Where every pass lies: evenly along the crowded edge of a leg, fanned out over a corner.
+      def spans
+        waiting = fan_passes.dup
+        legs.zip(leg_turns, form.stretches.after).flat_map do |leg, count, fan|
+          over = fan ? waiting.shift : 0
+          [*(0...2 * count).map { form.stretches.square(leg.along((_1 + 0.5) / (2 * count), :crowded)) },
+            *(0...over).map { fan.span((_1 + 0.5) / over) }]
+        end
+      end
+
       def turns_sum
         return "by your test piece" if measured_advance
-        return "#{bare(form.crowded_run)} ÷ #{bare(diameter * squash)}, rounded down" if turns == fitting
-        "it jams: #{bare(form.path.crowded(middle_of_bay.abs))} between the rails ÷ (#{bare(diameter)} × #{stiffness})"
+        said = legs.zip(leg_turns).map { |leg, count|
+          (count == fitting(leg)) ? "#{bare(leg.crowded * crowding)} ÷ #{bare(diameter * squash)}, rounded down" :
+            "it jams: #{bare(between_rails(leg))} between the rails ÷ (#{bare(diameter)} × #{stiffness})"
+        }.tally
+        said.map { |sum, times| legs.one? ? sum : "#{times} × (#{sum})" }.join(" + ")
       end
 
       def rail_diameter = 2 * form.section.rail_radius

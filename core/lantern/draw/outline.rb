@@ -52,20 +52,21 @@ module Lantern
       # @param looks [Boolean] whether it is looked for loops
       def line(path, across, scale, looks: true) = path.strands.map { strand(_1, across, scale, looks) }.join
 
-      # One line beside one strand of a path. At a corner the wide side goes round on an arc, and the
-      # tight side ends where its lines meet.
+      # One line beside one strand of a path. At a corner the wide side goes on to a point or round on an arc, and
+      # the tight side ends where its lines meet.
       def strand(path, across, scale, looks)
         edge = Form::Silhouette.edge(path, across).points if looks && path.loops?(across)
         return "M#{edge.map { scale.text(*_1) }.join("L")}Z" if edge
-        return polygon(path.pieces, across, scale) if path.closed? && path.pieces.none?(Arc)
+        return polygon(path, across, scale) if path.closed? && path.pieces.none?(Arc)
         parts = path.parallel(across)
         parts = path.pieces.map { [_1, 0.0, _1.length] } if parts.empty?
         x, y = start(path, parts, across)
         drawn = "M#{scale.text(x, y)}"
+        index = path.pieces.each_with_index.to_h.compare_by_identity
         parts.each do |piece, from, to|
           begins = piece.beside(from, across)
           if (begins[0] - x).abs + (begins[1] - y).abs > 1e-4
-            drawn << corner(begins, piece, from, across, [x, y], scale)
+            drawn << corner(path, index[piece] - 1, begins, across, scale)
           end
           x, y = piece.beside(to, across)
           drawn << (piece.is_a?(Arc) ? arc(piece, from, to, across, scale) : "L#{scale.text(x, y)}")
@@ -78,15 +79,16 @@ module Lantern
 
       # The same for straight pieces alone, which an outline brought in has hundreds of: on the tight
       # side of a corner the edge turns where the sides' parallels meet.
-      def polygon(pieces, across, scale)
-        before = pieces.last
-        corners = pieces.map do |piece|
+      def polygon(path, across, scale)
+        before = path.pieces.last
+        corners = path.pieces.each_with_index.map do |piece, i|
           (x, y), (ax, ay), (bx, by) = piece.from, before.direction(0), piece.direction(0)
           turn, along = ax * by - ay * bx, ax * bx + ay * by
           before = piece
           if turn * across <= 0 && along > -0.99 || turn.abs < FLAT && along > 0
             next scale.text(x + (ay + by) * across / (1 + along), y - (ax + bx) * across / (1 + along))
           end
+          next path.corner_points(i - 1, across).map { scale.text(*_1) }.join("L") if path.pointed?
           "#{scale.text(x + ay * across, y - ax * across)}A#{scale.number(across.abs)} #{scale.number(across.abs)} 0 " \
           "0 #{across.positive? ? 1 : 0} #{scale.text(x + by * across, y - bx * across)}"
         end
@@ -101,14 +103,12 @@ module Lantern
 
       Arc = Form::Arc
 
-      # From the end of one piece's edge to the beginning of the next, where they part at a corner: on
+      # From the end of one piece's edge to the beginning of the next, where they part at a corner: to a point or on
       # an arc about the corner on the wide side, straight on the tight one.
-      def corner(begins, piece, from, across, ended, scale)
+      def corner(path, index, begins, across, scale)
         there = scale.text(*begins)
-        dx, dy = piece.direction(from)
-        wide = ((begins[0] - ended[0]) * dx + (begins[1] - ended[1]) * dy) > 0 &&
-          (Math.hypot(*piece.at(from).zip(ended).map { |a, b| a - b }) - across.abs).abs < 1e-6
-        return "L#{there}" unless wide
+        turns = path.corner_points(index, across)
+        return "L#{[*turns.map { scale.text(*_1) }, there].join("L")}" if turns.empty? || path.pointed?
         radius = scale.number(across.abs)
         "A#{radius} #{radius} 0 0 #{across.positive? ? 1 : 0} #{there}"
       end

@@ -38,8 +38,7 @@ module Lantern
       def outside_run = @outside_run ||= @measured[:outside_run] || path.edge(half_face)
 
       # Sum over the path of the longer edge: coverage is decided here.
-      def wide_run = @wide_run ||= closed? ? [@measured[:outside_run] || 0, path.wide(half_face)].max :
-        path.wide(half_face)
+      def wide_run = @wide_run ||= closed? ? [@measured[:outside_run] || 0, stretches.wide].max : stretches.wide
 
       # Sum over the path of the shorter edge: here turns crowd.
       def crowded_run = @crowded_run ||= @measured[:inside_run] || path.crowded(half_face)
@@ -67,6 +66,10 @@ module Lantern
 
       # What the inside edge leaves open.
       def opening = @opening ||= Silhouette.of(self, -half_face)
+
+      # The band as areas, strand by strand.
+      # @return [Array<Silhouette::Area>]
+      def areas = @areas ||= Silhouette.bands(self)
 
       # @return [Array<Part>] from left to right
       def ribs = parts.select { _1.kind == :rib }

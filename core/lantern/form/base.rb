@@ -34,7 +34,13 @@ module Lantern
         vine: []
       }.freeze
 
+      # Where corners are pointed unless it is said.
+      POINTED = %i[wire board].freeze
+
       module_function
+
+      # @return [Boolean] whether the edges meet in a point at corners
+      def pointed?(sizes) = sizes[:corners] ? sizes[:corners] == :pointed : POINTED.include?(sizes[:base])
 
       # @return [Section] the cut across a band of this face
       # @raise [Plan::Refused] when it cannot be

@@ -13,10 +13,12 @@ module Lantern
     #   nought; and perhaps {#check_own}
     class Boxed < Shape
       # Declares the sizes. A shape whose height follows from its width has none of its own.
-      def self.box(height: true)
+      # @param corners [Boolean] whether it has any, so that they may be pointed or rounded
+      def self.box(height: true, corners: false)
         size :width, label: "Width, over all", help: "Across it at its widest, outside edge to outside edge."
         size :height, label: "Height, over all", help: "From its lowest to its highest point." if height
         size :face, label: "Face", help: "Across the band, from edge to edge."
+        sizes << Reader::CORNERS if corners
       end
 
       def check
@@ -31,7 +33,7 @@ module Lantern
           refuse("face", "The band (#{text(face)} across) is wider than the tightest bend allows " \
             "(#{text(path.tightest_radius)} along its middle): the inside edge would fold over itself.")
         end
-        if path.crowded(face / 2) <= 0
+        if path.edge(-face / 2) <= 0
           refuse("face", "With a face of #{text(face)} nothing is left of the inside edge.")
         end
       end
@@ -42,10 +44,10 @@ module Lantern
 
       def face = @face ||= (sizes[:face] || girth_face || edges_face).to_f
 
-      def path = @path ||= sized_by_string(trace(width - face, height - face))
+      def path = @path ||= sized_by_string(pointed? ? with_points : trace(width - face, height - face))
 
       def dimensions
-        left, right, top, bottom = reach
+        left, top, right, bottom = path.reach(face / 2)
         [{about: "form.width", from: [left, bottom], to: [right, bottom], length: right - left},
           ({about: "form.height", from: [right, top], to: [right, bottom], length: bottom - top} if own_height?),
           across_band].compact
@@ -53,13 +55,34 @@ module Lantern
 
       private
 
-      # Left, right, top and bottom over all. Corners are rounded half a face out; an open end is cut square.
-      def reach
-        half = face / 2
-        return path.box.zip([-half, -half, half, half]).map(&:sum).values_at(0, 2, 1, 3) if path.closed?
-        xs, ys = (path.trace(half) + path.trace(-half)).transpose
-        [*xs.minmax, *ys.minmax]
+      # Bent wire and cut board meet in a point at a corner, foam and vine go round it.
+      def pointed? = self.class.sizes.include?(Reader::CORNERS) && Base.pointed?(sizes)
+
+      # How often the middle is drawn anew until its points stand where the sizes say.
+      TRIES = 60
+      CLOSE = 1e-9
+      private_constant :TRIES, :CLOSE
+
+      # Sizes are over all, points included: the middle is drawn smaller by as much as they stick out.
+      def with_points
+        wide, high = width - face, height - face
+        TRIES.times do
+          drawn = trace(wide, high).cornered(true)
+          left, top, right, bottom = drawn.reach(face / 2)
+          over_wide = right - left - width
+          over_high = own_height? ? bottom - top - height : 0.0
+          if over_wide.abs < CLOSE && over_high.abs < CLOSE || string
+            return drawn.placed(x: -(left + right) / 2, y: -(top + bottom) / 2)
+          end
+          wide -= over_wide
+          high -= own_height? ? over_high : over_wide
+          no_room_for_points if [wide, high].min <= 0
+        end
+        no_room_for_points
       end
+
+      def no_room_for_points = refuse("face", "With a face of #{text(face)} the points alone reach farther than the " \
+        "form is large.")
 
       # The face, where the tape is laid across the band: a quarter of the way round.
       def across_band

@@ -6,7 +6,7 @@ module Lantern
     # as far out as makes neighbours meet a little before they would close.
     class Clover < Boxed
       shape :clover, title: "Clover", typical: {width: 16, face: 1.5}
-      box height: false
+      box height: false, corners: true
       sizes << Plan::Field::Count.new(:leaves, least: 3, most: 4, default: 3, label: "Leaves")
       size :stem, zero: true, label: "Stem", default_says: "a third of the width",
         help: "From the leaves to its end; 0 for none."

@@ -16,6 +16,7 @@ module Lantern
 
       shape :composite, title: "Joined forms", typical: {face: 1.5, parts: CANES}
       size :face, label: "Face", help: "Across the band of every part, from edge to edge."
+      sizes << Reader::CORNERS
 
       # A part's own sizes; its place is the middle of the part, from the middle of the whole, right
       # and down.
@@ -44,7 +45,7 @@ module Lantern
           shape = value.is_a?(Hash) ? PartReader.shapes.find { |name, _| name.to_s == value["shape"] } : nil
           choice = Choice.new(:shape, choices: -> { PartReader.shapes.transform_values(&:title) }, required: true,
             label: "Shape")
-          [choice, *(shape ? shape.last.sizes.reject { _1.name == :face } : []), *COMMON]
+          [choice, *(shape ? shape.last.sizes.reject { %i[face corners].include?(_1.name) } : []), *COMMON]
         end
 
         def self.shapes = Form.shapes.except(:composite)
@@ -83,9 +84,9 @@ module Lantern
       def path = @path ||= Joined.new(placed.map(&:path))
 
       def dimensions
-        xs, ys = placed.flat_map { |part| part.path.trace(face / 2) + part.path.trace(-face / 2) }.transpose
-        [{about: "form.width", from: [xs.min, ys.max], to: [xs.max, ys.max], length: xs.max - xs.min, follows: true},
-          {about: "form.height", from: [xs.max, ys.min], to: [xs.max, ys.max], length: ys.max - ys.min, follows: true}]
+        left, top, right, bottom = path.reach(face / 2)
+        [{about: "form.width", from: [left, bottom], to: [right, bottom], length: right - left, follows: true},
+          {about: "form.height", from: [right, top], to: [right, bottom], length: bottom - top, follows: true}]
       end
 
       def findings
@@ -156,7 +157,8 @@ module Lantern
       def path_of(part)
         klass = Form.shapes.fetch(part[:shape])
         usual = klass.sizes.to_h { [_1.name, _1.default] }
-        shape = klass.new({**usual, **part.compact, face:, shape: part[:shape], measured: nil}, units: @units)
+        shape = klass.new({**usual, **part.compact, face:, shape: part[:shape], measured: nil,
+          **sizes.slice(:base, :corners)}, units: @units)
         shape.check
         if (shape.face - face).abs > 0.01
           refuse_part(part, :inside,

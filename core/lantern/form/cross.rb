@@ -5,7 +5,7 @@ module Lantern
     # A cross, seen as the band round its outline.
     class Cross < Boxed
       shape :cross, title: "Cross", typical: {width: 12, height: 16, face: 1.25}
-      box
+      box corners: true
       size :arm, label: "Width of an arm, over all", default_says: "a third of the width"
 
       def check_own

@@ -5,7 +5,7 @@ module Lantern
     # A heart: two round lobes that meet in a notch, and two straight sides down to the point.
     class Heart < Boxed
       shape :heart, title: "Heart", typical: {width: 14, height: 14, face: 2}
-      box
+      box corners: true
 
       # A lobe's radius, as a share of the width (from memory: common wire hearts).
       LOBE = 0.28

@@ -25,6 +25,17 @@ module Lantern
 
       def kept(across) = strands.flat_map { _1.kept(across) }
 
+      def pointed? = strands.any?(&:pointed?)
+
+      def cornered(pointed) = Joined.new(strands.map { _1.cornered(pointed) })
+
+      def edge(across) = strands.sum { _1.edge(across) }
+
+      def reach(half)
+        lefts, tops, rights, bottoms = strands.map { _1.reach(half) }.transpose
+        [lefts.min, tops.min, rights.max, bottoms.max]
+      end
+
       def scaled(factor) = Joined.new(strands.map { _1.scaled(factor) })
 
       private

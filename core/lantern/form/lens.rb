@@ -7,7 +7,7 @@ module Lantern
     # Source: the circular segment, any engineering handbook.
     class Lens < Boxed
       shape :lens, title: "Lens", typical: {width: 9, height: 16, face: 1.5}
-      box
+      box corners: true
 
       def check_own
         if width > height

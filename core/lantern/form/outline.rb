@@ -6,7 +6,7 @@ module Lantern
     # made as wide over all as the maker says.
     class Outline < Boxed
       shape :outline, title: "Own outline", typical: {width: 14, face: 1.5}
-      box height: false
+      box height: false, corners: true
 
       # As many as a drawing that was brought in can come to.
       MOST = 140
@@ -35,7 +35,7 @@ module Lantern
       end
 
       def dimensions
-        _, right, top, bottom = reach
+        _, top, right, bottom = path.reach(face / 2)
         super + [{about: "form.height", from: [right, top], to: [right, bottom], length: bottom - top, follows: true}]
       end
 

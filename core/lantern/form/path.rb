@@ -11,8 +11,10 @@ module Lantern
       attr_reader :pieces
 
       # @param pieces [Array<Line, Arc>] each starting where the one before it ends
-      def initialize(pieces)
+      # @param pointed [Boolean] whether the lines beside it meet in a point at its corners, or go round
+      def initialize(pieces, pointed: false)
         @pieces = pieces.freeze
+        @pointed = pointed
         @closed = Math.hypot(*minus(pieces.first.at(0), pieces.last.at(pieces.last.length))) < 1e-6 *
           [pieces.sum(&:length), 1].max
         @starts = pieces.reduce([0.0]) { |starts, piece| starts << starts.last + piece.length }.freeze
@@ -22,6 +24,11 @@ module Lantern
       def length = @starts.last
 
       def closed? = @closed
+
+      def pointed? = @pointed
+
+      # @return [Path] the same with corners of this kind
+      def cornered(pointed) = (pointed == @pointed) ? self : Path.new(pieces, pointed:)
 
       # @return [Array(Float, Float)] the point this far along; a closed path goes on round
       def at(distance) = locate(distance) { |piece, rest| piece.at(rest) }
@@ -39,13 +46,18 @@ module Lantern
       end
 
       # Length of the edge that lies `across` towards the outside (negative: towards the inside).
-      # An arc of radius rho turning phi has edges (rho +- b) phi; at a corner the wide side goes
-      # round on an arc and the tight side is cut where the lines beside its pieces meet.
+      # An arc of radius rho turning phi has edges (rho +- b) phi; at a corner the wide side goes on as
+      # {Mitre} says and the tight side is cut where the lines beside its pieces meet.
       # Source: parallel curves (Steiner), and offsetting with trimming.
-      def edge(across) = beside_lengths(across).sum + corners.sum { |turn| [turn * across, 0.0].max }
+      def edge(across)
+        beside_lengths(across).sum + corners.sum { |turn| (turn * across > 0) ? over_corner(turn, across) : 0.0 }
+      end
+
+      # How long the line beside it is over a corner, on the wide side.
+      def over_corner(turn, across) = Mitre.length(turn.abs, across.abs, pointed: @pointed)
 
       # Sum over the path of whichever edge of a band of half-width `half` is the longer there.
-      def wide(half) = wide_lengths(half).sum + corners.sum { |turn| half * turn.abs }
+      def wide(half) = Stretches.of(self, half).wide
 
       # Sum over the path of whichever edge is the shorter there, where there are both: what turns that run from
       # edge to edge have to lie on. Over a corner they fan out, and have none of the tight edge.
@@ -56,26 +68,11 @@ module Lantern
         end
       end
 
-      # Where a share of the wide run lies: a covering lapped evenly at the wide edge has got as far
-      # along the middle. Over a corner it turns on the spot.
-      # @param share [Float] of the whole; past either end it goes on round
-      # @return [Float] distance along the path
-      def at_wide_share(share, half)
-        wides, alongs = (@wide_knots ||= {})[half] ||= wide_knots(half)
-        rounds, rest = closed? ? share.divmod(1.0) : [0, share.clamp(0.0, 1.0)]
-        wanted = rest * wides.last
-        index = wides.bsearch_index { _1 >= wanted } || wides.size - 1
-        index = 1 if index.zero?
-        span = wides[index] - wides[index - 1]
-        before = alongs[index - 1]
-        rounds * length + before + (span.zero? ? 0 : (wanted - wides[index - 1]) / span * (alongs[index] - before))
-      end
-
       # The smallest radius the path bends with, or infinity.
       def tightest_radius = pieces.map { _1.curvature.abs }.max.then { |most| most.zero? ? Float::INFINITY : 1 / most }
 
       # @return [Path] the same path, `factor` times the size about the origin
-      def scaled(factor) = Path.new(pieces.map { _1.scaled(factor) })
+      def scaled(factor) = Path.new(pieces.map { _1.scaled(factor) }, pointed: @pointed)
 
       # @return [Path] what is left when so much is cut off at its start and at its end
       def shortened(from_start, from_end)
@@ -84,13 +81,13 @@ module Lantern
           from, to = [from_start - @starts[index], 0].max, [stop - @starts[index], piece.length].min
           piece.stretch(from, to) if to - from > 1e-9
         end
-        Path.new(kept)
+        Path.new(kept, pointed: @pointed)
       end
 
       # @return [Path] mirrored left to right, then turned by so many radians, then moved
       def placed(x: 0.0, y: 0.0, turn: 0.0, mirror: false)
         turned = mirror ? pieces.reverse.map(&:mirrored) : pieces
-        Path.new(turned.map { _1.placed(x, y, turn) })
+        Path.new(turned.map { _1.placed(x, y, turn) }, pointed: @pointed)
       end
 
       # The paths it is joined from; most are one.
@@ -177,6 +174,30 @@ module Lantern
         end
       end
 
+      # Where the line beside it turns after a piece, on the wide side; nothing where it runs on smoothly, or on the
+      # tight side.
+      # @param index [Integer] which piece
+      # @return [Array<(Float, Float)>]
+      def corner_points(index, across)
+        return [] unless (bends[index] || 0.0) * across > 1e-9
+        before, after = pieces[index], pieces[(index + 1) % pieces.size]
+        Mitre.points(after.at(0), before.direction(before.length), after.direction(0), across, pointed: @pointed)
+      end
+
+      # How far a band of this half-width reaches, corners and all.
+      # @return [Array<Float>] left, top, right and bottom
+      def reach(half)
+        unless closed?
+          xs, ys = (trace(half) + trace(-half)).transpose
+          return [xs.min, ys.min, xs.max, ys.max]
+        end
+        round = box.zip([-half, -half, half, half]).map(&:sum)
+        return round unless @pointed
+        xs, ys = pieces.each_index.flat_map { corner_points(_1, half) }.transpose
+        return round unless xs
+        [[round[0], *xs].min, [round[1], *ys].min, [round[2], *xs].max, [round[3], *ys].max]
+      end
+
       # Points along the line `across` from the path, close enough together to draw it smoothly.
       def trace(across, step: length / 72, least: 2)
         pieces.each_with_index.flat_map do |piece, index|
@@ -211,21 +232,6 @@ module Lantern
         (@beside_lengths ||= {})[across] ||= pieces.zip(kept(across)).map { |piece, (from, to)|
           (to - from) * [1 + piece.curvature * across, 0.0].max
         }
-      end
-
-      # The longer edge of every piece.
-      def wide_lengths(half) = beside_lengths(half).zip(beside_lengths(-half)).map(&:max)
-
-      # How much of the wide run, and of the run, lies before every end of a piece and after every corner.
-      # @return [(Array<Float>, Array<Float>)]
-      def wide_knots(half)
-        bends, lengths = joints.map { half * _3.abs }, wide_lengths(half)
-        wide = along = 0.0
-        pieces.each_with_index.each_with_object([[0.0, 0.0]]) do |(piece, i), knots|
-          knots << [wide += lengths[i], along += piece.length]
-          bend = bends[i] || 0.0
-          knots << [wide += bend, along] if bend > 1e-9
-        end.transpose
       end
 
       # Every piece with the one after it, and how far the path turns from the one to the other.

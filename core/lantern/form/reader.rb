@@ -12,6 +12,10 @@ module Lantern
           help: "Once round the band: front, edge, back, edge.")
       ].freeze
 
+      CORNERS = Choice.new(:corners, fine: true, choices: {pointed: "Pointed", rounded: "Rounded"}, label: "Corners",
+        default_says: "pointed on wire and board, rounded on foam and vine",
+        help: "Bent wire and cut board meet in a point; foam goes round.")
+
       def read(value, at, reading)
         unless value.is_a?(Hash)
           return reading.refuse(at, "The form must be an object with named fields; #{reading.quote(value)} is none.")
@@ -32,7 +36,9 @@ module Lantern
         usual = (value.keys == ["measured"]) ? BY_STRING : {}
         base = Base::FIELDS.find { |name, _| name.to_s == (value["base"] || usual[:base].to_s) }
         shape = Form.shapes.find { |name, _| name.to_s == (value["shape"] || usual[:shape].to_s) }
-        common_fields(usual) + (shape ? shape.last.sizes : []) + (base ? base.last : [])
+        own = shape ? shape.last.sizes : []
+        own += [CORNERS] unless own.include?(CORNERS)
+        common_fields(usual) + own + (base ? base.last : [])
       end
 
       private

@@ -5,6 +5,9 @@ module Lantern
     # A shape as a filled area: what is inside one edge of a closed band, or the band itself where it
     # is open. For panels, rows and fillings, which cover it whole.
     class Silhouette
+      # What lies within some outlines and without others.
+      Area = Value.define(:filled, :open)
+
       # @return [Array<Array<(Float, Float)>>] its outlines, corner after corner
       attr_reader :outlines
 
@@ -15,6 +18,16 @@ module Lantern
           new(form.path.strands.map { |strand|
             strand.closed? ? edge(strand, across).points : beside(strand, half) + beside(strand, -half).reverse
           })
+        end
+
+        # The band itself, strand by strand.
+        # @return [Array<Area>]
+        def bands(form)
+          half = form.half_face
+          form.path.strands.map { |strand|
+            next Area.new(filled: [beside(strand, half) + beside(strand, -half).reverse], open: []) unless strand.closed?
+            Area.new(filled: [edge(strand, half).points], open: [edge(strand, -half).points])
+          }
         end
 
         # The line beside a closed strand, as it can be: where it would cross itself it is cut off.
@@ -30,25 +43,12 @@ module Lantern
         def beside(strand, across)
           step = strand.length / 180
           parts = strand.parallel(across)
-          parts.each_with_index.flat_map do |(piece, from, to), i|
+          index = strand.pieces.each_with_index.to_h.compare_by_identity
+          parts.flat_map do |piece, from, to|
             count = piece.curvature.zero? ? 1 : [((to - from) / step).ceil, 2].max
             points = (0..count).map { |n| piece.beside(from + (to - from) * n / count, across) }
-            next points if i.zero? && !strand.closed?
-            before, _, ended = parts[i - 1]
-            round(before.beside(ended, across), piece.at(from), points.first) + points
+            points + strand.corner_points(index[piece], across)
           end
-        end
-
-        # Where two pieces part, the edge goes round the corner.
-        def round(from, corner, to)
-          return [] if Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-6
-          start, finish = [from, to].map { |x, y| Math.atan2(y - corner[1], x - corner[0]) }
-          turn = (finish - start + Math::PI) % (2 * Math::PI) - Math::PI
-          radius = Math.hypot(from[0] - corner[0], from[1] - corner[1])
-          (1..7).map { |i|
-            (start + turn * i / 8)
-              .then { |angle| [corner[0] + radius * Math.cos(angle), corner[1] + radius * Math.sin(angle)] }
-          }
         end
       end
 

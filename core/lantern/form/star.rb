@@ -5,7 +5,7 @@ module Lantern
     # A star with straight arms, one of them pointing up.
     class Star < Boxed
       shape :star, title: "Star", typical: {width: 16, height: 15, face: 1.5}
-      box
+      box corners: true
       # How far the notches lie from the middle, against the tips: of the regular star with five points.
       NOTCH = 0.382
       sizes << Plan::Field::Count.new(:points, least: 4, most: 16, default: 5, label: "Points")

@@ -6,14 +6,55 @@ module Lantern
     # the point where the tight edges meet. What a leg has to spare is of no use to a corner, so each is counted by
     # itself.
     class Stretches
-      # Between two corners, from where to where along the path both edges are there, and how long each is.
-      Leg = Value.define(:from, :to, :crowded, :wide) do
+      # A line across the band that a turn lies along, from the inside edge to the outside, and how far along the path.
+      Span = Value.define(:inner, :outer, :along) do
+        # @param share [Float] 0 at the inside edge, 1 at the outside
+        # @return [(Float, Float)]
+        def at(share) = [inner[0] + (outer[0] - inner[0]) * share, inner[1] + (outer[1] - inner[1]) * share]
+      end
+
+      # A part of a leg that bends evenly: from where to where along the path, how long each edge is, and one over
+      # the radius, positive where the outside is the longer side.
+      Run = Value.define(:from, :to, :crowded, :wide, :bend)
+
+      # Between two corners, from where to where along the path both edges are there, how long each is, and its runs.
+      Leg = Value.define(:from, :to, :crowded, :wide, :runs) do
         def run = to - from
+
+        # How far along the path, for a share of what the leg has of one of its edges.
+        # @param edge [Symbol] `:crowded` or `:wide`
+        def along(share, edge)
+          left = share * runs.sum(&edge)
+          runs.each do |each|
+            length = each.public_send(edge)
+            return each.from + (each.to - each.from) * left / length if left <= length && length.positive?
+            left -= length
+          end
+          to
+        end
+
+        # The same leg, farther along.
+        def later(by) = with(from: from + by, to: to + by, runs: runs.map { _1.with(from: _1.from + by, to: _1.to + by) })
       end
 
       # Over a corner: the point that turns pivot about, the wide edge they fan over as points along it, how long
       # that is, and how far it lies from the pivot on the average. `outward` when the wide edge is the outside.
-      Fan = Value.define(:pivot, :edge, :length, :reach, :outward) do
+      Fan = Value.define(:pivot, :edge, :length, :reach, :outward, :along) do
+        # How far the edge lies from the pivot is looked at in the middle of so many even stretches of it.
+        def self.spread(pivot:, edge:, outward:, along:)
+          steps = edge.each_cons(2).map { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
+          fan = new(pivot:, edge:, length: steps.sum, reach: nil, outward:, along:)
+          far = (0...LOOKS).map { |i| fan.at((i + 0.5) / LOOKS).then { |x, y| Math.hypot(x - pivot[0], y - pivot[1]) } }
+          fan.with(reach: far.sum / LOOKS)
+        end
+
+        # A turn so much of the way over the corner.
+        # @return [Span]
+        def span(share)
+          far = at(share)
+          outward ? Span.new(inner: pivot, outer: far, along:) : Span.new(inner: far, outer: pivot, along:)
+        end
+
         # @return [(Float, Float)] the point so much of the way along the edge
         def at(share)
           steps = edge.each_cons(2).map { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
@@ -26,8 +67,10 @@ module Lantern
         end
       end
 
-      # Into so many straight pieces is the round of a corner cut, to say where it lies.
-      ROUND_STEPS = 8
+      LOOKS = 24
+      # A bent piece of an edge is said by so many straight ones.
+      BENT_STEPS = 4
+      private_constant :LOOKS, :BENT_STEPS
 
       # @param path [Path]
       # @param half [Float] half the face
@@ -42,13 +85,87 @@ module Lantern
         return new(path, half) if path.strands.one?
         begins = path.strands.reduce([0.0]) { |all, strand| all << all.last + strand.length }
         each = path.strands.map { new(_1, half) }
-        Several.new(legs: each.zip(begins).flat_map { |one, at|
-          one.legs.map { _1.with(from: _1.from + at, to: _1.to + at) }
-        }, fans: each.flat_map(&:fans), after: each.flat_map(&:after))
+        Several.new(each, begins)
       end
 
+      # Where turns lie that are lapped evenly at the wide edge: so far along all of it, fans and all.
+      module Spans
+        # Along the wide edge, all of it.
+        def wide = knots.last
+
+        # @param far [Float] along the wide edge; past either end of a closed band it goes on round
+        # @return [Span]
+        def span(far) = on(*part_at(far))
+
+        # How long the line `across` from the middle of the band is there, for every inch of the wide edge.
+        # @param far [Float] along the wide edge
+        # @param across [Float] towards the outside
+        # @return [Float] none over a corner at the point that turns pivot about
+        def spread(far, across)
+          part, = part_at(far)
+          share = (across / half + 1) / 2
+          return part.outward ? share : 1 - share if part.is_a?(Fan)
+          bend = part.bend
+          [(1 + bend * across) / (1 + bend.abs * half), 0.0].max
+        end
+
+        private
+
+        def part_at(far)
+          far = closed? ? far % wide : far.clamp(0.0, wide)
+          index = (knots.bsearch_index { _1 > far } || knots.size - 1) - 1
+          [parts[index], ((far - knots[index]) / [knots[index + 1] - knots[index], 1e-12].max).clamp(0.0, 1.0)]
+        end
+
+        def on(part, share)
+          return square(part.from + share * (part.to - part.from)) unless part.is_a?(Fan)
+          part.span(share)
+        end
+
+        def parts = @parts ||= legs.zip(after).flat_map { |leg, fan| [*leg.runs, *fan] }
+
+        def knots
+          @knots ||= parts.reduce([0.0]) { |all, part| all << all.last + (part.is_a?(Fan) ? part.length : part.wide) }
+        end
+      end
+      include Spans
+
       # The legs and fans of several paths.
-      Several = Value.define(:legs, :fans, :after)
+      class Several
+        include Spans
+
+        def initialize(each, begins)
+          @each, @begins = each, begins
+        end
+
+        def closed? = false
+
+        # @return [Array<Stretches>] each path's own
+        def strands = @each
+
+        def half = @each.first.half
+
+        def legs = @legs ||= @each.zip(@begins).flat_map { |one, at| one.legs.map { _1.later(at) } }
+
+        def fans = @fans ||= @each.flat_map(&:fans)
+
+        def after = @after ||= @each.flat_map(&:after)
+
+        # A place is on the strand that it is on, at its very end too.
+        def square(along)
+          index = (@begins.rindex { _1 <= along - 1e-9 } || 0).clamp(0, @each.size - 1)
+          @each[index].square(along - @begins[index]).with(along:)
+        end
+      end
+
+      attr_reader :half
+
+      def strands = [self]
+
+      def closed? = @path.closed?
+
+      # The span square to the path.
+      def square(along) = Span.new(inner: @path.beside(along, -@half), outer: @path.beside(along, @half), along:)
 
       # @return [Array<Leg>] in order along the path
       def legs = @legs ||= runs_of_pieces.map { leg(_1) }
@@ -80,31 +197,29 @@ module Lantern
       end
 
       def leg(indices)
-        ranges = indices.map { common(_1) }
-        from = @path.start_of(indices.first) + ranges.first[0]
-        Leg.new(from:, to: from + span(indices, ranges), wide: wide(indices),
-          crowded: indices.zip(ranges).sum { |index, (start, stop)| (stop - start) * [1 - bend_of(index), 0.0].max })
+        first = indices.first
+        runs = indices.map do |index|
+          begins = @path.start_of(index) + ((index < first) ? @path.length : 0.0)
+          start, stop = common(index)
+          Run.new(from: begins + start, to: begins + stop, wide: wide_of(index, indices), bend: @path.pieces[index].curvature,
+            crowded: (stop - start) * [1 - bend_of(index), 0.0].max)
+        end
+        Leg.new(from: runs.first.from, to: runs.last.to, crowded: runs.sum(&:crowded), wide: runs.sum(&:wide), runs:)
       end
 
-      # The longer edge, from where both edges are there to where they end, with what its slight bends add.
-      def wide(indices)
-        edges = indices.sum { |index|
-          side = @path.pieces[index].curvature.negative? ? -1 : 1
-          start, stop = @kept[side][index]
-          start = [start, common(index).first].max if index == indices.first
-          stop = [stop, common(index).last].min if index == indices.last
-          [stop - start, 0.0].max * (1 + bend_of(index))
-        }
-        slight = (@path.closed? && fans.empty?) ? indices : indices[...-1]
-        edges + slight.sum { (@path.bends[_1] || 0.0).abs * @half }
+      # The longer edge of a piece, with what a slight bend after it adds.
+      def wide_of(index, indices)
+        start, stop = common(index)
+        slight = index != indices.last || (@path.closed? && fans.empty?)
+        (stop - start) * (1 + bend_of(index)) + (slight ? (@path.bends[index] || 0.0).abs * @half : 0.0)
       end
 
       def bend_of(index) = @path.pieces[index].curvature.abs * @half
 
-      # From the beginning of the first range to the end of the last, along the path.
-      def span(indices, ranges)
-        whole = indices.sum { @path.pieces[_1].length }
-        whole - ranges.first[0] - (@path.pieces[indices.last].length - ranges.last[1])
+      # Points of an edge from one place of a piece to another.
+      def beside(piece, from, to, side)
+        steps = piece.curvature.zero? ? 1 : BENT_STEPS
+        (0..steps).map { piece.beside(from + (to - from) * _1 / steps, side * @half) }
       end
 
       def fan(index)
@@ -113,25 +228,10 @@ module Lantern
         side = @path.bends[index].positive? ? 1 : -1
         before_piece, after_piece = @path.pieces[index], @path.pieces[after]
         pivot = before_piece.beside(@kept[-side][index].last, -side * @half)
-        edge = [before_piece.beside(common(index).last, side * @half), *round(before_piece, after_piece, side),
-          after_piece.beside(common(after).first, side * @half)]
-        length = edge.each_cons(2).sum { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
-        reach = edge.sum { |x, y| Math.hypot(x - pivot[0], y - pivot[1]) } / edge.size
-        Fan.new(pivot:, edge:, length:, reach:, outward: side.positive?)
-      end
-
-      # Round the corner on the wide side.
-      def round(before, after, side)
-        x, y = after.at(0)
-        from, to = [[before, before.length], [after, 0.0]].map { |piece, at|
-          bx, by = piece.beside(at, side * @half)
-          Math.atan2(by - y, bx - x)
-        }
-        turn = (to - from + Math::PI) % (2 * Math::PI) - Math::PI
-        (0..ROUND_STEPS).map { |i|
-          angle = from + turn * i / ROUND_STEPS
-          [x + @half * Math.cos(angle), y + @half * Math.sin(angle)]
-        }
+        begins, ends = common(index).last.clamp(*@kept[side][index]), common(after).first.clamp(*@kept[side][after])
+        edge = [*beside(before_piece, begins, before_piece.length, side), *@path.corner_points(index, side * @half),
+          *beside(after_piece, 0.0, ends, side)]
+        Fan.spread(pivot:, edge:, outward: side.positive?, along: @path.start_of(after))
       end
     end
   end

@@ -7,11 +7,11 @@ module Lantern
       module_function
 
       # A ribbon along the middle of the face, seen where it goes over the coils.
-      def inlaid(form, id:, material:, coils:, over:, under:, width:)
-        pitch = form.path.length / coils
-        stretches = (0...coils / (over + under)).map do |repeat|
-          from = repeat * (over + under) * pitch
-          {points: (0..4).map { |i| form.path.at(from + over * pitch * i / 4) }}
+      # @param places [Array<(Float, Float)>] where every coil crosses the middle of the band
+      def inlaid(form, id:, material:, places:, over:, under:, width:)
+        stretches = (0...places.size / (over + under)).map do |repeat|
+          from = repeat * (over + under)
+          {points: (from..from + over).map { places[_1 % places.size] }}
         end
         Lie::Line.new(layer: id, unit: :inlaid, materials: [material], width:, front: stretches)
       end

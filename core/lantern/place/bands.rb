@@ -6,16 +6,23 @@ module Lantern
     module Bands
       # How many stretches each edge of a strip is drawn in.
       STRETCHES = 4
+      # A strip is not drawn wider on a tight edge than where that is so much of the wide one: it is pinched there.
+      NARROWEST = 0.3
 
       module_function
 
       # Turn after turn. A strip askew at the angle with tan a = g/p covers w / sin a along the run.
+      # @param turns [Array<Integer>] on every strand
       def wound(form, id:, material:, turns:, width:)
         front, back = form.section.front, form.section.back
         over = front.length / form.section.girth
         sides = {front: crossing(front, 0.0, over), back: crossing(back, over, 1.0)}
         Lie::Band.new(layer: id, unit: :turns, materials: [material], width:, reach: width * 0.04,
-          **sides.transform_values { |places| (0...turns).map { strip(form, _1, places, turns, width) } })
+          **sides.transform_values { |places|
+            form.stretches.strands.zip(turns).flat_map { |strand, count|
+              (0...count).map { strip(form, strand, _1, places, strand.wide / count, width) }
+            }
+          })
       end
 
       # Strands wound far apart from the middle of the path both ways, each the other's mirror image.
@@ -41,17 +48,19 @@ module Lantern
         (0..STRETCHES).map { |i| [from + (to - from) * i / STRETCHES, side.at(side.length * i / STRETCHES)[0]] }
       end
 
-      def strip(form, turn, places, turns, width)
-        pitch = form.path.length / turns
-        strand, begins = form.path.strand_at(place(form, turn + 0.5, turns))
-        along_at = ->(share) { place(form, turn + share, turns) }
-        {points: strip_outline(form, along_at, places, pitch, width) { |along, across|
-          strand.beside(along - begins, across)
-        }}
+      # A turn laps the one before it evenly at the wide edge: there each goes as far as the next. Where the band is
+      # shorter across it, and over a corner, more of them lie on one another; but a strip stays as wide as it is.
+      def strip(form, strand, turn, places, pitch, width)
+        half = width * Math.hypot(1, pitch / form.section.girth) / 2
+        at = ->(place, way) {
+          far, across = (turn + place[0]) * pitch, place[1]
+          reach = way * half / [strand.spread(far, across), NARROWEST].max
+          strand.span(far + reach).at((across / form.half_face + 1) / 2)
+        }
+        # At either edge of the band a strip's end follows the edge.
+        {points: [*places.map { at.call(_1, 1.0) }, *[1, -1].map { at.call(places.last, _1 / 3.0) },
+          *places.reverse.map { at.call(_1, -1.0) }, *[-1, 1].map { at.call(places.first, _1 / 3.0) }]}
       end
-
-      # Turns lap evenly at the wide edge: there each goes as far as the next.
-      def place(form, turn, turns) = form.path.at_wide_share(turn.fdiv(turns), form.half_face)
 
       # Out along the edge that goes ahead, and back along the other; at either edge of the band a strip's end
       # follows the edge.
@@ -73,7 +82,7 @@ module Lantern
         points
       end
 
-      private_class_method :crossing, :strip, :strip_outline, :place
+      private_class_method :crossing, :strip, :strip_outline
     end
   end
 end

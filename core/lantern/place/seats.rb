@@ -2,18 +2,64 @@
 
 module Lantern
   module Place
-    # Where coils lie: so many on every leg of a form, and so many over every corner, where they fan out about the
-    # point on the tight side.
+    # Where coils lie: so many on every leg of a form, touching on its crowded edge and, with the fillers among them,
+    # evenly spread on its wide one; and so many over every corner, where they fan out about the point on the tight
+    # side.
     class Seats
       # A coil: where it crosses the inside edge and where the outside, and where on the inside the next one begins.
       Seat = Value.define(:inner, :outer, :next)
 
+      # Runs of a leg that gape alike: how long their edges are, how many coils of the leg come before them, how many
+      # lie on them, which of them a filler comes after, and whether the outside is the wide edge.
+      Stretch = Value.define(:runs, :crowded, :wide, :before, :coils, :filled, :outward) do
+        # Fillers are spread evenly among the coils.
+        def self.lay(runs:, wide:, before:, coils:, fillers:)
+          new(runs:, wide:, before:, coils:, crowded: runs.sum(&:crowded),
+            filled: (0...fillers).map { |i| (before + (i + 0.5) * coils / fillers).floor },
+            outward: runs.sum { _1.bend * (_1.to - _1.from) } >= 0)
+        end
+
+        def fillers = filled.size
+
+        # The gap at the wide edge once the fillers are in.
+        def gap(lying) = wide / (coils + fillers) - lying
+
+        # How far along the path a place between coils lies, on one of the edges.
+        def along(place, edge)
+          own = place - before
+          all = coils
+          if edge == :wide
+            own += filled.count { _1 < place.floor }
+            all += fillers
+          end
+          at(all.zero? ? 0.0 : own / all, edge)
+        end
+
+        # How far along the path the filler after a coil lies at the wide edge; `over` of a coil's way on.
+        def filler(after, over) =
+          at((after - before + over + 1 + filled.count { _1 < after }) / (coils + fillers), :wide)
+
+        private
+
+        # Past an end it goes on as it bends there.
+        def at(share, edge)
+          left = share * public_send(edge)
+          runs.each do |run|
+            length = run.public_send(edge)
+            inside = left <= length || run.equal?(runs.last)
+            return run.from + (run.to - run.from) * left / length if inside && length.positive?
+            left -= length
+          end
+          runs.last.to
+        end
+      end
+
       # @param form [Form::Band]
-      # @param on_legs [Array<Integer>] coils on every leg
+      # @param on_legs [Array<Array<Stretch>>] for every leg
       # @param over_corners [Array<Integer>] coils over every corner
       def initialize(form, on_legs, over_corners)
         @form = form
-        @legs = form.stretches.legs.zip(on_legs)
+        @legs = on_legs
         waiting = over_corners.dup
         @fans = form.stretches.after.map { |fan| fan && [fan, waiting.shift] }
         @over = form.section.front.length / form.section.girth
@@ -22,57 +68,73 @@ module Lantern
       # Every coil over the front, from the inside edge to the outside.
       def front = seats.map { {points: [_1.inner, _1.outer]} }
 
+      # Where every coil crosses the middle of the band.
+      # @return [Array<(Float, Float)>]
+      def middles = seats.map { |seat| seat.inner.zip(seat.outer).map { |a, b| (a + b) / 2 } }
+
       # Behind, on to the next.
       def back = seats.map { {points: [_1.outer, _1.next]} }
 
-      # Short pieces between the coils, evenly spread on every leg: from the middle of the face over the outside edge.
-      # @param counts [Array<Integer>] for every leg
-      def fillers(counts, behind: false)
-        from, to = [0.55, 1.0].map { behind ? @over + (1 - @over) * (1 - _1) : @over * _1 }
-        @legs.zip(counts).flat_map do |(leg, coils), count|
-          closed(coils, count).map { |after|
-            ends = [[from, 0.1 * half], [to, half]]
-            {points: ends.map { |share, across| beside(leg, (after + 0.5 + share) / coils, across) }}
-          }
+      # How much of the face a filler goes over, from the wide edge inward (from memory: three quarters of the girth).
+      FILLED = 0.75
+
+      # Short pieces between the coils: over the wide edge and most of the face.
+      def fillers = @legs.flatten.flat_map { |stretch|
+        stretch.filled.map { |after| {points: filler(stretch, after)} }
+      }
+
+      # The coils that a filler comes after, by their numbers from the first.
+      # @return [Array<Integer>]
+      def filled_after
+        begins = 0
+        @legs.zip(@fans).flat_map do |stretches, fan|
+          from = begins
+          begins += count(stretches) + fan.to_a.last.to_i
+          stretches.flat_map(&:filled).map { _1 + from }
         end
       end
 
-      # The coils that a filler comes after, by their numbers from the first.
-      # @param counts [Array<Integer>] fillers on every leg
-      # @return [Array<Integer>]
-      def filled_after(counts)
-        begins = @legs.zip(@fans).reduce([0]) { |all, ((_, coils), fan)| all << all.last + coils + fan.to_a.last.to_i }
-        @legs.zip(counts, begins).flat_map { |(_, coils), count, at| closed(coils, count).map { _1 + at } }
-      end
-
-      # The gap at the outside edge that is pointed at: on the leg that has most of it, where it bends most, the
-      # nearest to a sixth of its way that no filler closes.
-      # @param counts [Array<Integer>] fillers on every leg
+      # The gap at the wide edge that is pointed at: on the stretch that has most of it, the nearest to a sixth of its
+      # way that no filler closes.
+      # @param lying [Float] what a coil takes of an edge
       # @return [Array<Gap>]
-      def gaps(counts, width)
-        (leg, coils), count = @legs.zip(counts).reject { |(_, all), _| all.zero? }
-          .max_by { |(each, all), _| each.wide / all }
-        return [] unless leg
-        free = (0...coils).to_a - closed(coils, count || 0)
-        after = free.min_by { |coil| [-bend(leg, coil.fdiv(coils)), (coil - coils / 6.0).abs] } || 0
-        from, to = [0, 1].map { beside(leg, (after + _1 + @over) / coils, half) }
-        [Gap.new(from:, to:, width:)]
+      def gaps(lying)
+        stretch = @legs.flatten.select { _1.coils >= 1 }.max_by { _1.gap(lying).round(6) } or return []
+        coils = (stretch.before.ceil...(stretch.before + stretch.coils).floor).to_a
+        free = coils - stretch.filled
+        after = free.min_by { |coil| (coil - stretch.before - stretch.coils / 6.0).abs } || coils.first || 0
+        across = stretch.outward ? half : -half
+        from, to = [0, 1].map { beside(stretch.along(after + _1 + lag(stretch), :wide), across) }
+        [Gap.new(from:, to:, width: stretch.gap(lying))]
       end
 
       private
 
       def half = @form.half_face
 
-      # The coils of a leg that a filler comes after.
-      def closed(coils, count) = (0...count).map { |i| ((i + 0.5) * coils / count).floor }
+      def count(stretches) = stretches.sum(&:coils).round
 
-      def seats = @seats ||= @legs.zip(@fans).flat_map { |leg, fan| [*on_leg(*leg), *(over_corner(*fan) if fan)] }
+      # How far a coil has moved on where it crosses the wide edge.
+      def lag(stretch) = stretch.outward ? @over : 0
 
-      def on_leg(leg, count)
-        inner = (0..count).map { beside(leg, _1.fdiv(count), -half) } if count.positive?
-        (0...count).map { |i|
-          Seat.new(inner: inner[i], outer: beside(leg, (i + @over) / count, half), next: inner[i + 1])
-        }
+      def filler(stretch, after)
+        edge = stretch.filler(after, lag(stretch))
+        middle = edge + FILLED * (stretch.along(after + 0.5 + @over / 2, :crowded) - edge)
+        side = stretch.outward ? half : -half
+        [beside(middle, (1 - 2 * FILLED) * side), beside(edge, side)]
+      end
+
+      def seats
+        @seats ||= @legs.zip(@fans).flat_map { |stretches, fan| [*on_leg(stretches), *(over_corner(*fan) if fan)] }
+      end
+
+      def on_leg(stretches)
+        (0...count(stretches)).map do |i|
+          stretch = stretches.reverse_each.find { _1.before <= i + 0.5 } || stretches.first
+          inside, outside = stretch.outward ? %i[crowded wide] : %i[wide crowded]
+          Seat.new(inner: beside(stretch.along(i, inside), -half), outer: beside(stretch.along(i + @over, outside), half),
+            next: beside(stretch.along(i + 1, inside), -half))
+        end
       end
 
       def over_corner(fan, count) = (0...count).map { |i|
@@ -81,10 +143,7 @@ module Lantern
           Seat.new(inner: far, outer: fan.pivot, next: further)
       }
 
-      # One over the radius, as far as anybody would tell two apart.
-      def bend(leg, share) = @form.path.curvature(leg.from + share * leg.run).abs.round(3)
-
-      def beside(leg, share, across) = @form.path.beside(leg.from + share * leg.run, across)
+      def beside(along, across) = @form.path.beside(along, across)
     end
   end
 end

@@ -27,7 +27,7 @@ RSpec.describe "Edges of a form" do
 
   it "are refused where nearly all of one would be a loop" do
     star = {"base" => "wire", "shape" => "star", "width" => 9, "height" => 13, "face" => 3, "points" => 4,
-            "notch" => 0.6}
+            "notch" => 0.6, "corners" => "rounded"}
     expect(problems(plan(form: star)))
       .to eq("form.face" => "A band 3 in across is too wide for this shape: its inside edge would cross itself.")
     expect(problems(plan(form: star.merge("face" => 0.75)))).to eq({})

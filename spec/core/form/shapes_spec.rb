@@ -10,7 +10,7 @@ RSpec.describe "The shapes" do
 
   def band(shape, **sizes)
     typical = shapes.fetch(shape).typical.merge(sizes).to_h { |name, size| [name.to_s, size] }
-    Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **typical})).form
+    Lantern::Work.read(plan(form: {"base" => "foam", **typical, "shape" => shape.to_s})).form
   end
 
   def traced(path) = path.trace(0.0, step: path.length / 4000, least: 40)
@@ -50,6 +50,43 @@ RSpec.describe "The shapes" do
       expect(form.outside_run).to be_within(grown.length * share).of(grown.length),
         "#{shape}: #{form.outside_run} against #{grown.length}"
     end
+  end
+
+  # Bent wire meets in a point: GEOS's mitre joins with a limit of four, outside and inside, by length and by area.
+  it "have the pointed edges that GEOS draws with mitres, to a thousandth" do
+    sharp = {width: 9, height: 18, face: 0.75, points: 5, notch: 0.25}
+    [*%i[heart clover star lens outline].map { [_1, {}] }, [:cross, {arm: 4}], [:star, sharp]].each do |shape, sizes|
+      form = band(shape, base: "wire", **sizes)
+      middle = geos(form.path)
+      {form.silhouette => form.half_face, form.opening => -form.half_face}.each do |edge, across|
+        judge = middle.buffer(across, quad_segs: 90, join: :mitre, mitre_limit: 4.0)
+        expect(edge.area).to be_within(judge.area / 1000).of(judge.area), "#{shape}: #{edge.area} not #{judge.area}"
+        run = form.path.edge(across)
+        next if form.path.loops?(across)
+        expect(run).to be_within(judge.exterior_ring.length / 1000).of(judge.exterior_ring.length),
+          "#{shape}: #{run} not #{judge.exterior_ring.length}"
+      end
+    end
+  end
+
+  # A pointed star of 16 x 15 in with a face of 1 1/2 in has a run of about 43 in (common practice).
+  it "count their points in with the size over all" do
+    star = band(:star, base: "wire")
+    expect(star.run).to be_within(0.5).of(43)
+    expect(band(:star).run).to be_within(0.5).of(55)
+    %i[heart star lens outline clover].each do |shape|
+      form = band(shape, base: "board")
+      said = form.dimensions.to_h { [_1[:about], _1[:length]] }
+      box = form.silhouette.box
+      expect(said["form.width"]).to be_within(0.01).of(box[2] - box[0])
+      expect(said.fetch("form.height", box[3] - box[1])).to be_within(0.01).of(box[3] - box[1])
+      expect(said["form.width"]).to be_within(1e-6).of(shapes.fetch(shape).typical[:width])
+    end
+  end
+
+  it "refuse a face whose points alone are larger than the form" do
+    expect(problems(plan(form: {"base" => "wire", "shape" => "star", "width" => 6, "height" => 6, "face" => 1.5})))
+      .to match("form.face" => /points alone reach farther/)
   end
 
   # The parallel line, ended where its pieces meet at notches, is GEOS's own edge all the way round.

@@ -97,19 +97,19 @@ RSpec.describe Lantern::Form::Path do
     end
   end
 
-  it "gets as far along as its share of the wide run says, by walking it" do
+  it "is crossed by turns that get as far along the wide edge as they say, by walking it" do
     shapes.each do |shape|
-      each = path(shape)
       half = 0.5
-      expect(each.at_wide_share(0.0, half)).to eq 0
-      expect(each.at_wide_share(1.0, half) % each.length).to be_within(1e-6).of(0).or be_within(1e-6).of(each.length)
-      rising = (0..40).map { each.at_wide_share(_1 / 40.0 * 0.999, half) }
-      expect(rising).to eq rising.sort
-      # Up to there, the wide edge is that share of the wide run; a corner counts whole or not at all.
-      along = each.at_wide_share(0.37, half)
-      bend = each.corners.map { half * _1.abs }.max || 0
-      expect(each.shortened(0, each.length - along).wide(half)).to be_within(bend + 1e-6).of(0.37 * each.wide(half)),
-        shape.to_s
+      lie = Lantern::Form::Stretches.of(path(shape), half)
+      expect(lie.wide).to be_within(1e-9).of(path(shape).wide(half))
+      spans = (0..4000).map { lie.span(lie.wide * 0.999999 * _1 / 4000) }
+      expect(spans.map(&:along).each_cons(2).all? { |a, b| b >= a - 1e-9 || b < a - path(shape).length / 2 }).to be true
+      # Step by step whichever end of it goes the farther.
+      walked = spans.each_cons(2).sum { |a, b|
+        [[a.inner, b.inner], [a.outer, b.outer]].map { |(ax, ay), (bx, by)| Math.hypot(bx - ax, by - ay) }.max
+      }
+      jumps = path(shape).strands.size - 1
+      expect(walked).to be_within(lie.wide * 0.002 + jumps * 40).of(lie.wide), shape.to_s
     end
   end
 end

@@ -59,8 +59,10 @@ RSpec.describe Lantern::Place::Lie do
   it "points at the gap with its true width" do
     gap = drawing("door-7-rope-ring")["gaps"][0]
     expect(radii(gap["from"] + gap["to"])).to all(be_within(0.01).of(7))
-    expect(gap["width"]).to be_within(1e-3).of(14 * Math::PI / 80 - 0.3125)
-    expect(gap["says"]).to eq "gap 1/4 in"
+    # 80 coils and 13 fillers share the outside edge.
+    expect(gap["width"]).to be_within(1e-3).of(14 * Math::PI / 93 - 0.3125)
+    expect(Math.hypot(*gap["from"].zip(gap["to"]).map { _1 - _2 })).to be_within(0.005).of(gap["width"] + 0.3125)
+    expect(gap["says"]).to eq "gap 3/16 in"
   end
 
   it "is in the plan's own units, with the sizes on its dimension lines" do

@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Draw
+    # How much of what a covering means to close is hidden from the front, and where a maker would see it bare: from
+    # where its pieces really lie, and from nothing else.
+    class Covered
+      # Looked at in rows a tenth of the strip apart, but no finer than the form's height in so many.
+      STEPS = 10
+      MOST_ROWS = 500
+      # A bare place narrower than this nobody sees, inches (from memory).
+      UNSEEN = 1 / 16.0
+
+      # A place where the form shows: how wide, in the middle of what, and where that is said to be.
+      Place = Value.define(:wide, :at, :where, :corner) do
+        def to_h(scale) = {"key" => where.tr(" ", "_"), "where" => where, "wide" => scale.number(wide),
+                           "at" => scale.point(at)}
+      end
+
+      # @param layer [Layer] one that closes something
+      def initialize(layer)
+        @layer = layer
+        @form = layer.form
+      end
+
+      # @return [Float, nil] the share that is hidden, 0..1; nil where it does not mean to close anything
+      def share
+        return unless closes?
+        return 1.0 if @layer.lies.all?(Lantern::Place::Lie::Wash)
+        area = whole.area
+        area.zero? ? 1.0 : (1 - bare.area / area).clamp(0.0, 1.0)
+      end
+
+      # @return [Array<Place>] wider than the covering accepts, the widest first
+      def places
+        return [] unless closes? && @layer.accepts
+        @places ||= bare.places.filter_map { |stretches| place(stretches) }.sort_by { |each| [-each.wide, each.at] }
+      end
+
+      # @return [Plan::Finding, nil] what a maker would see bare, the widest place first, and the change that mends it
+      def finding(units)
+        widest = places.first or return
+        mend, change = @layer.mend(widest.corner)
+        others = places.size - 1
+        says = "#{Measure::Words.sentence(widest.where)} #{Measure::Length.text(widest.wide, units:)} of the form shows" \
+          "#{", and at #{Measure::Words.count(others, "more place")}" if others.positive?}: #{mend}."
+        Plan::Finding.new(level: :warn, code: "bare", says:, at: "outside", try: change)
+      end
+
+      private
+
+      def closes? = !@layer.closes.nil?
+
+      def whole
+        @whole ||= @layer.closes.map { |area|
+          Rows.of_outlines(area.filled, step).less(Rows.of_outlines(area.open, step))
+        }.reduce(:and)
+      end
+
+      def bare = @bare ||= whole.less(Rows.of_patches(@layer.lies.flat_map { _1.covers(:front) }, step))
+
+      def step
+        @step ||= [@layer.lies.map(&:width).min.to_f / STEPS, height / MOST_ROWS].max
+      end
+
+      def height = @layer.closes.flat_map(&:filled).flatten(1).map(&:last).minmax.then { _2 - _1 }
+
+      # From the moments of its stretches: how far it reaches across its longer way.
+      def place(stretches)
+        area = stretches.sum { _3 - _2 }
+        middle_x = stretches.sum { (_3 - _2) * (_2 + _3) / 2 } / area
+        middle_y = stretches.sum { (_3 - _2) * _1 } / area
+        across = across_of(stretches, middle_x, middle_y)
+        off = stretches.flat_map { |y, from, to| [from, to].map { (_1 - middle_x) * across[0] + (y - middle_y) * across[1] } }
+        far = stretches.flat_map { |y, from, to| [from, to].map { (y - middle_y) * across[0] - (_1 - middle_x) * across[1] } }
+        long = [far.max - far.min, step].max
+        wide = [off.max - off.min, 2 * area * step / long].min
+        return if wide <= [@layer.accepts, UNSEEN].max + step
+        named([middle_x, middle_y], wide)
+      end
+
+      # The way across it, of length one: that in which it spreads least.
+      def across_of(stretches, middle_x, middle_y)
+        xx = xy = yy = 0.0
+        stretches.each do |y, from, to|
+          wide, x = to - from, (from + to) / 2 - middle_x
+          xx += wide * (x**2 + wide**2 / 12)
+          xy += wide * x * (y - middle_y)
+          yy += wide * ((y - middle_y)**2 + step**2 / 12)
+        end
+        along = Math.atan2(2 * xy, xx - yy) / 2
+        [-Math.sin(along), Math.cos(along)]
+      end
+
+      # Where a maker would look for it: at which corner, or at which edge and hour.
+      def named(at, wide)
+        corner = corners.find { |x, y| Math.hypot(x - at[0], y - at[1]) < @form.face * 1.5 }
+        says = corner ? "at the point at #{hour(corner)}" : "#{edge(at)} at #{hour(at)}"
+        Place.new(wide:, at:, where: says, corner: !corner.nil?)
+      end
+
+      def corners = @corners ||= @form.stretches.fans.flat_map { |fan| [fan.at(0.5), fan.pivot] }
+
+      def edge(at)
+        spans = (0..EDGES).map { @form.stretches.span(@form.stretches.wide * _1 / EDGES) }
+        near = spans.min_by { |span| Math.hypot(*span.at(0.5).zip(at).map { _1 - _2 }) }
+        inner, outer = [near.inner, near.outer].map { |x, y| Math.hypot(x - at[0], y - at[1]) }
+        return "outside" if outer < inner * 0.6
+        (inner < outer * 0.6) ? "inside" : "on the face"
+      end
+
+      EDGES = 120
+      private_constant :EDGES
+
+      def hour(at)
+        left, top, right, bottom = @form.path.box
+        turn = Math.atan2(at[0] - (left + right) / 2, (top + bottom) / 2 - at[1]) % (2 * Math::PI)
+        Form::Clock.text((turn * 6 / Math::PI).round % 12)
+      end
+    end
+  end
+end
