@@ -38,6 +38,15 @@ module Lantern
       @form = form
     end
 
+    # Layers below it that begin or end where this one does, and at how many of its ends.
+    # @return [Array<(Layer, Integer)>]
+    attr_writer :beside
+
+    def beside = @beside || []
+
+    # Its ends that are its own: where it meets a layer that is there already, one join does for both.
+    def own_ends = 2 - beside.sum(&:last).clamp(0, 2)
+
     def id = said.id
 
     # @return [Array<Plan::Material>] its main materials, in order; colours that rotate are several
@@ -88,7 +97,7 @@ module Lantern
     def steps = []
 
     # @return [Array<Place::Step>] what {#steps} said, worked once
-    def course = @course ||= steps.freeze
+    def course = @course ||= placed(steps).freeze
 
     # @return [Array<Plan::Finding>] what {#findings} said, worked once
     def found = @found ||= findings.freeze
@@ -140,6 +149,18 @@ module Lantern
     def thickness = 0.0
 
     private
+
+    # The first step of a layer that goes part of the way says from where to where, and what it meets there.
+    def placed(steps)
+      from, to, part = said.options.values_at(:from, :to, :part)
+      return steps if steps.empty? || !(from || to || part)
+      units = @plan.units
+      where = [("part #{part}" if part), ("from #{from&.says(units) || "the start"} to #{to&.says(units) || "the end"}" if
+        from || to)].compact.join(", ")
+      meeting = beside.map { |other, _| " Where it meets the #{other.class.title.downcase}, its end hides the other’s." }
+      first, *rest = steps
+      [first.with(says: "#{Measure::Words.sentence(where)}. #{first.says}#{meeting.join}"), *rest]
+    end
 
     # Whether the plan says this option itself.
     def said?(option) = !@said.options[option].nil?

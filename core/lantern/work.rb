@@ -113,7 +113,7 @@ module Lantern
     # What is to be said of a layer: its own findings, and where it leaves the form bare.
     # @return [Array<Plan::Finding>]
     def findings(layer)
-      return layer.found if layer.found.any? { _1.code == "form_shows" }
+      return layer.found if layer.found.any? { %w[form_shows crowded_fillers].include?(_1.code) }
       [*layer.found, *covered(layer).finding(@plan.units)]
     end
 
@@ -126,15 +126,25 @@ module Lantern
     # @return [Array<Cut::Move>] what cutting it does to the stash
     def moves = stock.reject { _1.demand.none? }.flat_map { Cut::Move.of(_1, @plan.smallest_remnant) }
 
+    # A layer lies on another that is under at least so much of it.
+    UNDER = 0.5
+    private_constant :UNDER
+
     private
 
-    # Each layer is worked on the form as the layers below it leave it.
+    # Each layer is worked on the form as the layers below it leave it, and on as much of it as it runs along.
     def worked_layers
       problems = []
-      grown = form
+      below = []
       layers = @plan.layers.filter_map do |said|
-        layer = said.kind.new(plan: @plan, said:, form: grown).tap(&:check).tap(&:settle)
-        grown = grown.grown(layer.thickness) if layer.thickness.positive?
+        way = Form::Way.of(form, said, units: @plan.units)
+        thick = below.sum { |each, other| (way.shared(other) >= UNDER) ? each.thickness : 0.0 }
+        layer = said.kind.new(plan: @plan, said:, form: thick.positive? ? way.band.grown(thick) : way.band)
+        layer.beside = below.select { |_, other| way.meets(other).positive? }
+          .map { |each, other| [each, way.meets(other)] }
+        layer.check
+        layer.settle
+        below << [layer, way]
         layer
       rescue Plan::Refused => refused
         problems.concat(refused.problems)

@@ -16,6 +16,8 @@ module Lantern
         help: "In square inches or square centimetres; it stands on the pack."
       option :coats, :count, default: 1, most: 12, label: "Coats"
 
+      runs_along
+
       figure :area, :area, "To cover"
       figure :packages, :count, "Packs"
       figure :length, :length, "Length"

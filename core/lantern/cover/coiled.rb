@@ -71,7 +71,7 @@ module Lantern
       def round = form.girth + Math::PI * diameter
 
       def coil_need =
-        run(material: material.id, what: "coils", length: coils + ENDS, join: JOIN, least: length_per_turn)
+        run(material: material.id, what: "coils", length: coils + ends, join: JOIN, least: length_per_turn)
 
       # A second and a half for every inch, and three minutes to begin (from memory).
       def coil_minutes = coils * 1.5 / 60 + 3
@@ -103,7 +103,7 @@ module Lantern
             "#{bare(form.girth)} + π × #{bare(diameter)}", text(round)),
           line(:length_per_turn, "One coil, moving on #{text(pitch)}", turn_sum, text(length_per_turn)),
           line(:coils, "Cord in the coils", "#{turns} × #{bare(length_per_turn)}", long_text(coils)),
-          line(:ends, "Both ends tucked", "2 × #{bare(1)}", text(ENDS)),
+          line(:ends, ends_say, "#{own_ends} × #{bare(1)}", text(ends)),
           line(:gap_wide, "Gap at the outside edge", gap_sum, text(gap_wide))
         ]
       end
@@ -122,6 +122,11 @@ module Lantern
         return unless form.base == :wire
         finding(:note, "bends_frame", "Pulling hard bends a light frame: lay the coils, do not haul them.")
       end
+
+      # Where it meets what is there already, one join does for both.
+      def ends = ENDS / 2 * own_ends
+
+      def ends_say = (own_ends == 2) ? "Both ends tucked" : "Ends tucked that nothing there meets"
 
       def starting = "Start at the back#{" on a crossbar" if form.base == :wire}, the frayed end hidden."
     end

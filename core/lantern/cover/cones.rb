@@ -22,6 +22,8 @@ module Lantern
       option :spare, :number, fine: true, default: 0.05, least: 0.0, most: 1.0, label: "Spares",
         help: "As a share of all."
 
+      runs_along
+
       figure :pieces, :count, "Squares to cut"
       figure :repeats, :count, "Cones in the first layer", from: :first_layer
       figure :piece_length, :length, "Each square"

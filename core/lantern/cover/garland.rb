@@ -17,6 +17,8 @@ module Lantern
       option :strands, :count, default: 1, most: 8, label: "Strands"
       option :pitch, :length, most: 60, label: "From turn to turn", default_says: "twice the face"
 
+      runs_along
+
       figure :turns, :count, "Turns in all", from: :all_turns
       figure :strands, :count, "Strands"
       figure :pitch, :length, "From turn to turn", from: :real_pitch

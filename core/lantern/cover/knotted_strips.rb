@@ -34,6 +34,8 @@ module Lantern
           Plan::Field::Length.new(:covers, label: "They cover")
         ]
 
+      runs_along
+
       figure :pieces, :count, "Strips to cut"
       figure :per_section, :count, "Strips in a section"
       figure :tied, :count, "Strips tied"

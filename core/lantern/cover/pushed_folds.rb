@@ -21,6 +21,8 @@ module Lantern
       strips_from_cloth most: 60, default_says: "the ribbon’s own, or 2 1/2 in from cloth"
       option :ties, :reference, fine: true, kinds: %i[tie wire], label: "Tied with", default_says: "ties you have"
 
+      runs_along
+
       figure :pieces, :count, "Strips to cut"
       figure :per_section, :count, "Strips in a section"
       figure :piece_length, :length, "Each strip"

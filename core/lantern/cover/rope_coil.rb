@@ -28,6 +28,8 @@ module Lantern
       option :filler_length, :length, fine: true, most: 120, label: "Length of a filler",
         default_says: "three quarters of the girth and an inch to tuck at each end"
 
+      runs_along
+
       coil_figures
       figure :fanned, :count, "Coils over corners"
       figure :gap_left, :length, "Gap left, on the average"

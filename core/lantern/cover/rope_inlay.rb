@@ -25,6 +25,8 @@ module Lantern
       option :take_up, :number, fine: true, default: 0.08, least: 0.0, most: 1.0, label: "Take-up of the ribbon",
         help: "What going over and under costs, as a share. A guess: measure one repeat."
 
+      runs_along
+
       coil_figures
       figure :fanned, :count, "Coils over corners"
       figure :repeats, :count, "Whole repeats"

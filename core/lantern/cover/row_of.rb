@@ -22,6 +22,8 @@ module Lantern
           Plan::Field::Count.new(:count, default: 1, most: 60, label: "How many")
         ])
 
+      runs_along
+
       figure :pieces, :count, "Parts in all"
       figure :repeats, :count, "Pieces to make", from: :count
       figure :pitch, :length, "From one to the next"

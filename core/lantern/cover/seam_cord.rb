@@ -14,6 +14,8 @@ module Lantern
 
       option :rounds, :count, default: 1, most: 24, label: "Rounds"
 
+      runs_along
+
       figure :strips, :count, "Rounds", from: :rounds
       figure :length, :length, "Cord in all"
 

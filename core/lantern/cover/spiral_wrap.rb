@@ -29,6 +29,8 @@ module Lantern
       option :strip_length, :length, fine: true, label: "Strip length",
         default_says: "the sheet's length, or one turn for short strips"
 
+      runs_along
+
       figure :turns, :count, "Turns"
       figure :pitch, :length, "From turn to turn"
       figure :lap_wide, :length, "Lap at the wide edge"
@@ -93,7 +95,7 @@ module Lantern
       def wrap = turns * length_per_turn
 
       # With the fold-under at both ends.
-      def length = wrap + 2 * FOLD
+      def length = wrap + own_ends * FOLD
 
       def needs
         unless cut_strips?
@@ -130,7 +132,8 @@ module Lantern
           line(:length_per_turn, "One turn, on the slant and round the curve",
             measured_turn ? "by your test piece" : "once round the section", text(length_per_turn)),
           line(:wrap, "All turns", "#{turns} × #{bare(length_per_turn)}", long_text(wrap)),
-          line(:ends, "Both ends folded under", "2 × #{bare(FOLD)}", text(2 * FOLD)),
+          line(:ends, (own_ends == 2) ? "Both ends folded under" : "Ends folded under that nothing there meets",
+            "#{own_ends} × #{bare(FOLD)}", text(own_ends * FOLD)),
           *(if cut_strips?
               line(:strips, "Strips, each join lapping #{text(JOIN)}",
                 "#{long_text(length)} from lengths of #{bare(cut_length)}, #{text(left_of_last)} left of the last",

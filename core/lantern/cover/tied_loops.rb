@@ -20,6 +20,8 @@ module Lantern
       option :rails, :count, most: 8, label: "Rails", default_says: "the rails that the form has"
       strips_from_cloth most: 120, default_says: "the roll’s own, or 18 in from cloth"
 
+      runs_along
+
       figure :pieces, :count, "Loops", from: :loops
       figure :length, :length, "Strip in all"
       figure :strips, :count, "Strips to cut"

@@ -24,6 +24,8 @@ module Lantern
       option :fan, :count, fine: true, default: 0, least: 0, most: 60, label: "Passes over a corner",
         help: "Besides those beside it, over every corner; they close what fans open at a point."
 
+      runs_along
+
       tested_by "Weave a few passes, measure, and these replace the sum."
 
       figure :passes, :count, "Passes"
@@ -43,6 +45,10 @@ module Lantern
         check_test_piece
         refuse("method", "Only a wire frame can be woven: this form has no rails.") unless form.base == :wire
         tight = spacings.min
+        if tight <= rail_diameter * 1.5
+          refuse("method", "The rails lie #{text(tight)} apart: too close to weave any cord between them. Fewer rails, or " \
+            "a rope coil, would do.")
+        end
         if tight <= 2 * reach + 1e-9
           refuse("material", "Rope #{text(diameter)} thick does not pass between rails that are #{text(tight)} " \
             "apart; anything thinner than #{text([tight - rail_diameter, 0].max)} does.")
@@ -178,7 +184,7 @@ module Lantern
       # Between two passes the other side of the same turns is seen; a gap wider than the rope is bare.
       def accepts = [gap_wide, diameter].max
 
-      def mend(corner) = corner ? ["add passes there", {"fan" => fan + 4}] : ["push the rows together there", nil]
+      def mend(corner) = corner ? ["add passes there", {"fan" => (form.stretches.fans.map(&:length).max / (2 * diameter)).ceil}] : ["push the rows together there", nil]
 
       def lies = [Place::Cords.woven(form, id:, material:, spans:, width: diameter)]
 

@@ -10,6 +10,8 @@ module Lantern
       MOST_ROWS = 500
       # A bare place narrower than this nobody sees, inches (from memory).
       UNSEEN = 1 / 16.0
+      # More bare places than this are told together.
+      MANY = 9
 
       # A place where the form shows: how wide, in the middle of what, and where that is said to be.
       Place = Value.define(:wide, :at, :where, :corner) do
@@ -34,7 +36,7 @@ module Lantern
       # @return [Array<Place>] wider than the covering accepts, the widest first
       def places
         return [] unless closes? && @layer.accepts
-        @places ||= bare.places.filter_map { |stretches| place(stretches) }.sort_by { |each| [-each.wide, each.at] }
+        @places ||= bare.places(seen).filter_map { |stretches| place(stretches) }.sort_by { |each| [-each.wide, each.at] }
       end
 
       # @return [Plan::Finding, nil] what a maker would see bare, the widest place first, and the change that mends it
@@ -42,8 +44,14 @@ module Lantern
         widest = places.first or return
         mend, change = @layer.mend(widest.corner)
         others = places.size - 1
-        says = "#{Measure::Words.sentence(widest.where)} #{Measure::Length.text(widest.wide, units:)} of the form shows" \
-          "#{", and at #{Measure::Words.count(others, "more place")}" if others.positive?}: #{mend}."
+        shows = "#{Measure::Length.text(widest.wide, units:)} of the form shows"
+        says = if others > MANY
+          "In #{places.size} places the form shows, most #{widest.where}, #{Measure::Length.text(widest.wide, units:)}: " \
+            "#{mend}."
+        else
+          "#{Measure::Words.sentence(widest.where)} #{shows}" \
+            "#{", and at #{Measure::Words.count(others, "more place")}" if others.positive?}: #{mend}."
+        end
         Plan::Finding.new(level: :warn, code: "bare", says:, at: "outside", try: change)
       end
 
@@ -68,16 +76,28 @@ module Lantern
       # From the moments of its stretches: how far it reaches across its longer way.
       def place(stretches)
         area = stretches.sum { _3 - _2 }
+        return if narrow?(stretches, area)
         middle_x = stretches.sum { (_3 - _2) * (_2 + _3) / 2 } / area
         middle_y = stretches.sum { (_3 - _2) * _1 } / area
         across = across_of(stretches, middle_x, middle_y)
-        off = stretches.flat_map { |y, from, to| [from, to].map { (_1 - middle_x) * across[0] + (y - middle_y) * across[1] } }
-        far = stretches.flat_map { |y, from, to| [from, to].map { (y - middle_y) * across[0] - (_1 - middle_x) * across[1] } }
-        long = [far.max - far.min, step].max
-        wide = [off.max - off.min, 2 * area * step / long].min
-        return if wide <= [@layer.accepts, UNSEEN].max + step
+        ends = stretches.flat_map { |y, from, to| [from, to].map { [_1 - middle_x, y - middle_y] } }
+        off, far = [across, [-across[1], across[0]]].map { |ax, ay|
+          ends.map { |x, y| x * ax + y * ay }.minmax.then { _2 - _1 }
+        }
+        wide = [off, 2 * area * step / [far, step].max].min
+        return if wide <= seen
         named([middle_x, middle_y], wide)
       end
+
+      # Whether it can be no wider than what nobody sees: what is as long as its box has no more across it.
+      def narrow?(stretches, area)
+        high = stretches.last[0] - stretches.first[0]
+        wide = stretches.map(&:last).max - stretches.map { _1[1] }.min
+        2 * area * step / [high, wide, step].max <= seen
+      end
+
+      # The widest that is taken for closed.
+      def seen = @seen ||= [@layer.accepts, UNSEEN].max + step
 
       # The way across it, of length one: that in which it spreads least.
       def across_of(stretches, middle_x, middle_y)
@@ -94,7 +114,7 @@ module Lantern
 
       # Where a maker would look for it: at which corner, or at which edge and hour.
       def named(at, wide)
-        corner = corners.find { |x, y| Math.hypot(x - at[0], y - at[1]) < @form.face * 1.5 }
+        corner = corners.find { |x, y| Math.hypot(x - at[0], y - at[1]) < @form.face * 0.75 + wide }
         says = corner ? "at the point at #{hour(corner)}" : "#{edge(at)} at #{hour(at)}"
         Place.new(wide:, at:, where: says, corner: !corner.nil?)
       end

@@ -44,9 +44,12 @@ module Lantern
       end
 
       # Stretches that lie on one another from row to row, together.
+      # @param least [Float] what is shorter is left out
       # @return [Array<Array<(Float, Float, Float)>>] each a row's level, from and to
-      def places
-        all = stretches.keys.sort.flat_map { |row| stretches[row].map { |from, to| [row, from, to] } }
+      def places(least)
+        all = stretches.sort.flat_map { |row, own|
+          own.filter_map { |from, to| [row, from, to] if to - from > least }
+        }
         belongs = all.each_index.to_a
         root = ->(i) { (belongs[i] == i) ? i : belongs[i] = root.call(belongs[i]) }
         below = 0
@@ -64,9 +67,13 @@ module Lantern
       private
 
       def merged(list)
-        list.sort.each_with_object([]) do |(from, to), all|
-          next all << [from, to] if all.empty? || from > all.last[1]
-          all.last[1] = to if to > all.last[1]
+        last = nil
+        list.sort_by(&:first).each_with_object([]) do |(from, to), all|
+          if last && from <= last[1]
+            last[1] = to if to > last[1]
+          else
+            all << last = [from, to]
+          end
         end
       end
 
@@ -79,7 +86,7 @@ module Lantern
             left << [from, begins] if begins > from
             from = ends
           end
-          from < to ? left << [from, to] : left
+          (from < to) ? left << [from, to] : left
         end
       end
     end

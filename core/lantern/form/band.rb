@@ -13,7 +13,7 @@ module Lantern
       # @param parts [Array<Part>] ribs and stem
       # @param preparing [Array<String>] what has to be done to it first
       def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [],
-        parts: [], preparing: [], ties: nil)
+        parts: [], preparing: [], ties: nil, members: nil)
         @base = base
         @shape = shape
         @path = path
@@ -26,6 +26,24 @@ module Lantern
         @parts = parts.freeze
         @preparing = preparing.freeze
         @ties = ties
+        @members = members
+      end
+
+      # The bands it is joined from, each as its own; most forms are one.
+      # @return [Array<Band>]
+      def members
+        @members ||= path.strands.one? ? [self] : path.strands.map { |strand|
+          like(strand, sections: [(sections * strand.length / path.length).round, 1].max)
+        }
+      end
+
+      # The stretch of it from one distance along it to another, as a band of its own. Sections and ties are those that
+      # fall on it, as near as whole ones go.
+      def between(from, to)
+        own = path.between(from, to)
+        share = own.length / path.length
+        whole = ->(number) { number && [(number * share).round, 1].max }
+        like(own, sections: whole.call(sections), ties: whole.call(ties))
       end
 
       def half_face = face / 2
@@ -89,8 +107,16 @@ module Lantern
         measured = @measured.slice(:run)
         measured[:girth] = girth + 2 * Math::PI * thickness if @measured[:girth]
         Band.new(base:, shape:, path:, section: section.grown(thickness), face: face + 2 * thickness, sections:,
-          measured:, findings:, dimensions:, parts:, preparing:, ties:)
+          measured:, findings:, dimensions:, parts:, preparing:, ties:,
+          members: @members&.map { _1.equal?(self) ? nil : _1.grown(thickness) }&.then { _1.include?(nil) ? nil : _1 })
       end
+
+      # A band like this one along another path.
+      def like(path, sections: self.sections, ties: self.ties)
+        said = {run: @measured[:run] && @measured[:run] * path.length / self.path.length, girth: @measured[:girth]}
+        Band.new(base:, shape:, path:, section:, face:, sections:, ties:, measured: said.compact)
+      end
+      private :like
 
       def figures
         {run:, inside_run:, outside_run:, crowded_run:, wide_run:, face:, girth:, area:}

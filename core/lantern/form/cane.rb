@@ -7,6 +7,8 @@ module Lantern
       shape :cane, title: "Cane", typical: {width: 8, height: 18, face: 2}
       box
 
+      def self.open? = true
+
       def check_own
         if height <= width / 2
           refuse("height", "A cane #{text(width)} wide must be higher than its hook, #{text(width / 2)}.")

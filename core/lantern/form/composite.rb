@@ -12,7 +12,7 @@ module Lantern
         {"shape" => "cane", "width" => "8 in", "height" => "18 in", "x" => "0.4 in", "turn" => 35, "mirror" => true,
          "cut_start" => "2 in"}
       ].freeze
-      MOST = 8
+      MOST = MOST_PARTS
 
       shape :composite, title: "Joined forms", typical: {face: 1.5, parts: CANES}
       size :face, label: "Face", help: "Across the band of every part, from edge to edge."

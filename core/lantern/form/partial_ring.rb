@@ -14,6 +14,8 @@ module Lantern
       # Less than this is a scrap, in degrees (from memory).
       SCRAP = 15
 
+      def self.open? = true
+
       def check_own
         refuse("degrees", "A whole ring is a ring, not an arc: keep fewer than 360 degrees.") if sizes[:degrees] >= 360
       end

@@ -84,6 +84,19 @@ module Lantern
         Path.new(kept, pointed: @pointed)
       end
 
+      # @return [Path] the part of it from one distance to another; past the end of a closed one it goes on round
+      def between(from, to)
+        to += length if closed? && to <= from + 1e-9
+        kept = (closed? ? [0.0, length] : [0.0]).flat_map { |round|
+          pieces.each_with_index.filter_map do |piece, i|
+            begins = @starts[i] + round
+            start, stop = [from - begins, 0.0].max, [to - begins, piece.length].min
+            piece.stretch(start, stop) if stop - start > 1e-9
+          end
+        }
+        Path.new(kept, pointed: @pointed)
+      end
+
       # @return [Path] mirrored left to right, then turned by so many radians, then moved
       def placed(x: 0.0, y: 0.0, turn: 0.0, mirror: false)
         turned = mirror ? pieces.reverse.map(&:mirrored) : pieces

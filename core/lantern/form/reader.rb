@@ -53,6 +53,9 @@ module Lantern
       end
     end
 
+    Plan::Document.open_forms_are do |form|
+      Form.shapes.any? { |name, shape| name.to_s == form["shape"] && shape.open? }
+    end
     Plan::Document.form_is_read_by { Reader.new(:form, required: true, label: "The form") }
   end
 end

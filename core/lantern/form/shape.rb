@@ -30,6 +30,9 @@ module Lantern
         def size(name, **rest) = sizes << Plan::Field::Length.new(name, most: 1200, **rest)
 
         def sizes = @sizes ||= []
+
+        # Whether its band has two ends, so that places along it are lengths from its start.
+        def open? = false
       end
 
       # @param sizes [Hash] the record as read; lengths in inches

@@ -34,7 +34,9 @@ module Lantern
         end
 
         # The same leg, farther along.
-        def later(by) = with(from: from + by, to: to + by, runs: runs.map { _1.with(from: _1.from + by, to: _1.to + by) })
+        def later(by)
+          with(from: from + by, to: to + by, runs: runs.map { _1.with(from: _1.from + by, to: _1.to + by) })
+        end
       end
 
       # Over a corner: the point that turns pivot about, the wide edge they fan over as points along it, how long
@@ -201,8 +203,8 @@ module Lantern
         runs = indices.map do |index|
           begins = @path.start_of(index) + ((index < first) ? @path.length : 0.0)
           start, stop = common(index)
-          Run.new(from: begins + start, to: begins + stop, wide: wide_of(index, indices), bend: @path.pieces[index].curvature,
-            crowded: (stop - start) * [1 - bend_of(index), 0.0].max)
+          Run.new(from: begins + start, to: begins + stop, wide: wide_of(index, indices),
+            bend: @path.pieces[index].curvature, crowded: (stop - start) * [1 - bend_of(index), 0.0].max)
         end
         Leg.new(from: runs.first.from, to: runs.last.to, crowded: runs.sum(&:crowded), wide: runs.sum(&:wide), runs:)
       end

@@ -9,7 +9,7 @@ module Lantern
         length: Plan::Field::Length, count: Plan::Field::Count, number: Plan::Field::Number,
         choice: Plan::Field::Choice, switch: Plan::Field::Switch, list: Plan::Field::List,
         record: Plan::Field::Record, reference: Plan::Field::Reference, area: Plan::Field::Area,
-        stack: Plan::Field::Stack, weight: Plan::Field::Weight
+        stack: Plan::Field::Stack, stop: Plan::Field::Stop, weight: Plan::Field::Weight
       }.freeze
 
       # @return [Symbol] its name in plans
@@ -90,6 +90,17 @@ module Lantern
         option :grain, :choice, fine: true, default: :any, label: "Cut from cloth",
           choices: {any: "Either way", along: "Along", across: "Across", bias: "On the bias"},
           help: "Strips on the bias give round a curve and fray less; they are joined from one long strip."
+      end
+
+      # Declares that it runs along the band, so that it may begin and end anywhere on it. The form that such a layer
+      # is given is the stretch it covers.
+      def runs_along
+        option :from, :stop, fine: true, label: "From", default_says: "all the way round",
+          help: "By the clock, 0 to 12, clockwise; on an open form how far from its start."
+        option :to, :stop, fine: true, label: "To", default_says: "all the way round",
+          help: "Where it ends: by the clock, or how far from the start."
+        option :part, :count, fine: true, most: Form::MOST_PARTS, label: "Part of a joined form",
+          default_says: "all of them", help: "1 is the first."
       end
 
       # Declares that an option can be worked backwards.

@@ -16,12 +16,16 @@ module Lantern
       def wound(form, id:, material:, turns:, width:)
         front, back = form.section.front, form.section.back
         over = front.length / form.section.girth
-        sides = {front: crossing(front, 0.0, over), back: crossing(back, over, 1.0)}
+        # As far from the one end of an open band as from the other.
+        begins, ends = 0.5 - over / 2, 0.5 + over / 2
+        sides = {front: crossing(front, begins, ends), back: crossing(back, ends, 1 + begins)}
         Lie::Band.new(layer: id, unit: :turns, materials: [material], width:, reach: width * 0.04,
-          **sides.transform_values { |places|
-            form.stretches.strands.zip(turns).flat_map { |strand, count|
-              (0...count).map { strip(form, strand, _1, places, strand.wide / count, width) }
-            }
+          **sides.to_h { |side, places|
+            [side, form.stretches.strands.zip(turns).flat_map { |strand, count|
+              # Where a band has a start, the strip's own end is glued behind it.
+              begun = (side == :back && !strand.closed?) ? [-1] : []
+              [*0...count, *begun].map { strip(form, strand, _1, places, strand.wide / count, width) }
+            }]
           })
       end
 

@@ -114,12 +114,18 @@ module Lantern
 
       def count(stretches) = stretches.sum(&:coils).round
 
-      # How far a coil has moved on where it crosses the wide edge.
-      def lag(stretch) = stretch.outward ? @over : 0
+      # How far a coil has moved on where it crosses the inside edge, and the outside: as far from the one end of a leg
+      # as from the other.
+      def inside = 0.5 - @over / 2
+
+      def outside = 0.5 + @over / 2
+
+      # Where it crosses the wide edge.
+      def lag(stretch) = stretch.outward ? outside : inside
 
       def filler(stretch, after)
         edge = stretch.filler(after, lag(stretch))
-        middle = edge + FILLED * (stretch.along(after + 0.5 + @over / 2, :crowded) - edge)
+        middle = edge + FILLED * (stretch.along(after + 1.0, :crowded) - edge)
         side = stretch.outward ? half : -half
         [beside(middle, (1 - 2 * FILLED) * side), beside(edge, side)]
       end
@@ -131,9 +137,9 @@ module Lantern
       def on_leg(stretches)
         (0...count(stretches)).map do |i|
           stretch = stretches.reverse_each.find { _1.before <= i + 0.5 } || stretches.first
-          inside, outside = stretch.outward ? %i[crowded wide] : %i[wide crowded]
-          Seat.new(inner: beside(stretch.along(i, inside), -half), outer: beside(stretch.along(i + @over, outside), half),
-            next: beside(stretch.along(i + 1, inside), -half))
+          near, far = stretch.outward ? %i[crowded wide] : %i[wide crowded]
+          Seat.new(inner: beside(stretch.along(i + inside, near), -half),
+            outer: beside(stretch.along(i + outside, far), half), next: beside(stretch.along(i + 1 + inside, near), -half))
         end
       end
 

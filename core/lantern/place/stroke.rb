@@ -19,30 +19,42 @@ module Lantern
       # @yieldparam begins [Float]
       # @yieldparam ends [Float]
       def rows(step)
-        (ax, ay), (bx, by) = from, to
+        (ax, ay), (bx, by) = (from[1] <= to[1]) ? [from, to] : [to, from]
         length = Math.hypot(bx - ax, by - ay)
         dx, dy = length.zero? ? [0.0, 0.0] : [(bx - ax) / length, (by - ay) / length]
-        _, top, _, bottom = box
-        (top / step).ceil.upto((bottom / step).floor) do |row|
+        square, aside, up = half**2, dy * half, dx * half
+        slope = (dy > 1e-9) ? dx / dy : nil
+        row, last = ((ay - half) / step).ceil, ((by + half) / step).floor
+        while row <= last
           y = row * step
-          left = right = nil
-          [[ax, ay], [bx, by]].each do |x, middle|
-            reach = half**2 - (y - middle)**2
-            next if reach.negative?
+          left, right = Float::INFINITY, -Float::INFINITY
+          # Its round ends,
+          if (reach = square - (y - ay)**2) >= 0
             reach = Math.sqrt(reach)
-            left = x - reach if left.nil? || x - reach < left
-            right = x + reach if right.nil? || x + reach > right
+            left, right = ax - reach, ax + reach
           end
-          # Its long sides: where they cross the line between their ends.
-          [half, -half].each do |aside|
-            next if dy.zero?
-            along = (y - ay - dx * aside) / dy
-            next unless along.between?(0, length)
-            x = ax + dx * along - dy * aside
-            left = x if left.nil? || x < left
-            right = x if right.nil? || x > right
+          if (reach = square - (y - by)**2) >= 0
+            reach = Math.sqrt(reach)
+            left = bx - reach if bx - reach < left
+            right = bx + reach if bx + reach > right
           end
-          yield row, left, right if left && right > left
+          # and its long sides, each where it is on this level.
+          if slope
+            down = y - ay - up
+            if down >= 0 && y <= by + up
+              x = ax - aside + down * slope
+              left = x if x < left
+              right = x if x > right
+            end
+            down = y - ay + up
+            if down >= 0 && y <= by - up
+              x = ax + aside + down * slope
+              left = x if x < left
+              right = x if x > right
+            end
+          end
+          yield row, left, right if right > left
+          row += 1
         end
       end
 

@@ -33,6 +33,7 @@ module Lantern
           raise Refused.new(illegible) if illegible.any?
           reading = Reading.new(units: %w[in cm].find { _1 == document["units"] } || "in")
           reading.material_ids = ids_of(document)
+          reading.open_form = open_form?(document)
           read = Field::Record.new(:plan, fields:, label: "A plan").read(document, "", reading)
           read_whole(read, reading)
         end
@@ -40,6 +41,12 @@ module Lantern
         # The form of a plan is read in a room of its own, which says here how.
         # @yieldreturn [Field]
         def form_is_read_by(&reader) = @form_reader = reader
+
+        # Whether a form is open, so that places along it are lengths and not hours, is said there too.
+        # @yieldparam form [Hash] as it stands in a document
+        def open_forms_are(&asked) = @open_form = asked
+
+        def open_form?(document) = document["form"].is_a?(Hash) && @open_form.call(document["form"])
 
         # @return [Array<Field>] what a plan document is made of
         def fields

@@ -7,7 +7,7 @@ module Lantern
     # once the plan is read.
     class Reading
       attr_reader :units, :problems, :lengths
-      attr_accessor :material_ids
+      attr_accessor :material_ids, :open_form
 
       def initialize(units:)
         @units = units

@@ -13,7 +13,10 @@ RSpec.describe "Coverings, against geometry" do
     "POLYGON((#{(points + [points.first]).map { |x, y| format("%.9f %.9f", x, y) }.join(",")}))"
   )
 
-  let(:lens) { {"base" => "board", "shape" => "lens", "width" => 10, "height" => 16, "face" => 1, "corners" => "rounded"} }
+  let(:lens) {
+    {"base" => "board", "shape" => "lens", "width" => 10, "height" => 16, "face" => 1,
+     "corners" => "rounded"}
+  }
 
   # Two equal pulleys, crossed belt: L = 2 sqrt(C^2 - (2r)^2) + 2r (pi + 2 asin(2r / C)), any
   # engineering handbook.
