@@ -113,8 +113,9 @@ module Lantern
     # What is to be said of a layer: its own findings, and where it leaves the form bare.
     # @return [Array<Plan::Finding>]
     def findings(layer)
-      return layer.found if layer.found.any? { %w[form_shows crowded_fillers].include?(_1.code) }
-      [*layer.found, *covered(layer).finding(@plan.units)]
+      told = [*layer.found, *stem_bare(layer)]
+      return told if layer.found.any? { %w[form_shows crowded_fillers].include?(_1.code) }
+      [*told, *covered(layer).finding(@plan.units)]
     end
 
     # @return [Draw::Bare] how much of the form still shows, and where
@@ -131,6 +132,15 @@ module Lantern
     private_constant :UNDER
 
     private
+
+    # The stem is part of the form: what closes the band and leaves it bare says so, once, and offers to cover it.
+    def stem_bare(layer)
+      return unless form.stem && layer.closes && layers.find(&:closes).equal?(layer)
+      return if layers.any? { _1.class.dresses == :stem }
+      dressing = Plan::Methods.detect { |kind| kind.dresses == :stem && kind.takes.include?(layer.material.kind) }
+      Plan::Finding.new(level: :note, code: "stem_bare", says: "The stem stays bare.",
+        add: dressing && {method: dressing.method_name.to_s, material: layer.material.id})
+    end
 
     # Each layer is worked on the form as the layers below it leave it, and on as much of it as it runs along.
     def worked_layers

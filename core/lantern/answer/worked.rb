@@ -78,7 +78,7 @@ module Lantern
 
       def settled?(key)
         case key
-        when :form then true
+        when :form then @work.form.findings.none? { _1.level == :warn }
         when :hang then @work.layers.any?(&:hangs?) && layers_settled?(key)
         when :cut then needed? && @work.enough?
         when :buy then needed? && @work.enough? && @work.bill.to_buy.zero?

@@ -8,6 +8,7 @@ module Lantern
         summary: "Cord wound round the stem, and curled tendrils."
       counts :turns, :coils
       hands :coil, :twist
+      dresses :stem
       laid :cord
 
       spread 0.05 # from memory

@@ -54,7 +54,7 @@ module Lantern
     end
 
     Plan::Document.open_forms_are do |form|
-      Form.shapes.any? { |name, shape| name.to_s == form["shape"] && shape.open? }
+      Form.shapes.any? { |name, shape| name.to_s == form["shape"] && shape.open?(form) }
     end
     Plan::Document.form_is_read_by { Reader.new(:form, required: true, label: "The form") }
   end

@@ -32,7 +32,8 @@ module Lantern
         def sizes = @sizes ||= []
 
         # Whether its band has two ends, so that places along it are lengths from its start.
-        def open? = false
+        # @param _form [Hash] as it stands in a document
+        def open?(_form) = false
       end
 
       # @param sizes [Hash] the record as read; lengths in inches

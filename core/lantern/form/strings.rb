@@ -12,18 +12,34 @@ module Lantern
 
       module_function
 
-      # @return [Array<Plan::Finding>] one for every string that disagrees with the sizes
-      def findings(sizes, measured, section, units)
+      # A run that a string says is shorter than this share of the drawn one is a mistake (from memory).
+      MUCH_SHORTER = 2 / 3.0
+
+      # @return [Array<Plan::Finding>] one for every string that disagrees with the sizes; one that cannot be is asked
+      #   about, with both numbers
+      def findings(sizes, measured, section, units, face)
         return [] if measured.empty?
         text = ->(inches) { Measure::Length.text(inches, units:) }
         by_sizes = runs_by_sizes(sizes).merge(girth: section.girth)
         measured.filter_map do |name, string|
           size = by_sizes[name]
+          doubt = doubtful(name, string, size, face, text)
+          next Plan::Finding.new(level: :warn, code: "string_doubtful", at: "form.measured.#{name}", says: doubt) if doubt
           next if size.nil? || (string - size).abs <= size * SLACK
           Plan::Finding.new(level: :note, code: "string_differs",
             says: "The string #{NAMES[name]} says #{text.call(string)}, the sizes say #{text.call(size)}. The string " \
               "is used.", at: "form.measured.#{name}")
         end
+      end
+
+      def doubtful(name, string, size, face, text)
+        if name == :girth && string < 2 * face - 1e-9
+          return "A string of #{text.call(string)} cannot go round a face of #{text.call(face)}, which is " \
+            "#{text.call(2 * face)} there and back. Which of them is right?"
+        end
+        return unless name != :girth && size && string < size * MUCH_SHORTER
+        "The string #{NAMES[name]} says #{text.call(string)}, the sizes say #{text.call(size)}: that is more than a " \
+          "third less. Which of them is right?"
       end
 
       # The runs that the sizes alone would give.
@@ -36,7 +52,7 @@ module Lantern
         {}
       end
 
-      private_class_method :runs_by_sizes
+      private_class_method :runs_by_sizes, :doubtful
     end
   end
 end

@@ -112,6 +112,13 @@ module Lantern
       # @return [Array<Vary>]
       def varies = (inherited_from(:varies) || []) + own_varies
 
+      # Declares which piece of a form beside its band it covers, or answers that.
+      # @return [Symbol, nil] `:stem`, `:rib`
+      def dresses(kind = nil)
+        @dresses = kind if kind
+        @dresses || inherited_from(:dresses)
+      end
+
       # How far real makes spread about the sum, as a share of it.
       def spread(share = nil)
         @spread = share if share

@@ -71,6 +71,7 @@ RSpec.describe Lantern::Draw::Bare do
   it "finds what shows under a lapped spiral at the corners, and nowhere else" do
     %i[star cross lens heart outline].each do |shape|
       sizes = Lantern::Form.shapes[shape].typical.transform_keys(&:to_s)
+      sizes["arm"] = 4 if shape == :cross
       read = Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes}, materials: stash,
         layers: [layer("spiral_wrap", "tape", lap: "1/8")]))
       corners = read.form.path.pieces.map { _1.at(0) }

@@ -96,14 +96,15 @@ RSpec.describe Lantern::Cover::RopeCoil do
 
   describe "over corners" do
     def cross(**more)
-      work(form: {"base" => "foam", "shape" => "cross", "width" => 12, "height" => 16, "face" => 1.25},
+      work(form: {"base" => "foam", "shape" => "cross", "width" => 12, "height" => 16, "face" => 1.25,
+                  "arm" => 4},
         materials: [rope], layers: [layer("rope_coil", "rope", **more)])["layers"][0]
     end
 
     # By pencil: legs between right-angled corners have their length less half a face at each end; over a corner the
     # wide edge runs half a face straight, a quarter round, half a face straight.
     it "counts leg by leg and corner by corner, never from one total" do
-      band = Lantern::Work.read(plan(form: {"base" => "foam", "shape" => "cross", "width" => 12, "height" => 16,
+      band = Lantern::Work.read(plan(form: {"base" => "foam", "shape" => "cross", "width" => 12, "height" => 16, "arm" => 4,
                                             "face" => 1.25})).form
       corners = band.path.pieces.map { _1.at(0) }
       legs = corners.zip(corners.rotate).map { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
@@ -128,6 +129,7 @@ RSpec.describe Lantern::Cover::RopeCoil do
     it "lays every coil and filler that it counts" do
       %i[star heart cross clover lens].each do |shape|
         sizes = Lantern::Form.shapes[shape].typical.transform_keys(&:to_s)
+        sizes["arm"] = 4 if shape == :cross
         worked = work(form: {"base" => "foam", "shape" => shape.to_s, **sizes}, materials: [rope],
           layers: [layer("rope_coil", "rope")])
         lies = worked["drawing"]["layers"].to_h { [_1["unit"], _1["front"].size] }

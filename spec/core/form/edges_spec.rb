@@ -46,7 +46,7 @@ RSpec.describe "Edges of a form" do
 
   it "hold the ends of the crossbars, at corners too" do
     %i[star cross clover heart lens].each do |shape|
-      typical = Lantern::Form.shapes[shape].typical.transform_keys(&:to_s)
+      typical = Lantern::Form.shapes[shape].typical.transform_keys(&:to_s).merge((shape == :cross) ? {"arm" => 4} : {})
       document = plan(form: {"base" => "wire", "shape" => shape.to_s, "sections" => 24, **typical})
       band = Lantern::Work.read(document).form
       reach = band.section.rails.last[0]

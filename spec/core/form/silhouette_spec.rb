@@ -5,6 +5,7 @@ require "ffi-geos"
 RSpec.describe Lantern::Form::Silhouette do
   def band(shape)
     sizes = Lantern::Form.shapes.fetch(shape).typical.transform_keys(&:to_s)
+    sizes["arm"] = 4 if shape == :cross
     Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes})).form
   end
 
@@ -62,6 +63,7 @@ end
 RSpec.describe Lantern::Form::Path do
   def path(shape, **more)
     sizes = Lantern::Form.shapes.fetch(shape).typical.merge(more).transform_keys(&:to_s)
+    sizes["arm"] = 4 if shape == :cross
     Lantern::Work.read(plan(form: {"base" => "foam", "shape" => shape.to_s, **sizes})).form.path
   end
 

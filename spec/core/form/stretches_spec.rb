@@ -30,7 +30,9 @@ RSpec.describe Lantern::Form::Stretches do
 
   # The nearest that the outside comes to the pivot is where a leg begins, a face away; the point lies farther.
   it "pivots where the tight edges meet, no nearer to the wide edge than the face" do
-    shapes = %i[star heart cross clover lens].map { {shape: _1.to_s, **Lantern::Form.shapes[_1].typical} }
+    shapes = %i[star heart cross clover lens].map { |each|
+      {shape: each.to_s, **Lantern::Form.shapes[each].typical, **((each == :cross) ? {arm: 4} : {})}
+    }
     [kite, *shapes].each do |form|
       found, band = stretches(**form)
       expect(found.fans).not_to be_empty
