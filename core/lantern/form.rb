@@ -31,9 +31,9 @@ module Lantern
         measured = shape.measured
         Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:,
           sections: sizes[:sections] || 1,
-          dimensions: shape.dimensions, parts: shape.parts, preparing: shape.preparing, ties: sizes[:ties],
-          findings: [*Strings.findings(sizes, measured, section, units, face), *Corners.findings(shape.path, face, units),
-            *shape.findings])
+          dimensions: shape.dimensions, parts: shape.parts, members: shape.members, preparing: shape.preparing,
+          ties: sizes[:ties], findings: [*Strings.findings(sizes, measured, section, units, face),
+            *Corners.findings(shape.path, face, units), *shape.findings])
       end
 
       private

@@ -155,9 +155,11 @@ module Lantern
       from, to, part = said.options.values_at(:from, :to, :part)
       return steps if steps.empty? || !(from || to || part)
       units = @plan.units
-      where = [("part #{part}" if part), ("from #{from&.says(units) || "the start"} to #{to&.says(units) || "the end"}" if
-        from || to)].compact.join(", ")
-      meeting = beside.map { |other, _| " Where it meets the #{other.class.title.downcase}, its end hides the other’s." }
+      ends = "from #{from&.says(units) || "the start"} to #{to&.says(units) || "the end"}" if from || to
+      where = [("part #{part}" if part), ends].compact.join(", ")
+      meeting = beside.map { |other, _|
+        " Where it meets the #{other.class.title.downcase}, its end hides the other’s."
+      }
       first, *rest = steps
       [first.with(says: "#{Measure::Words.sentence(where)}. #{first.says}#{meeting.join}"), *rest]
     end

@@ -133,6 +133,13 @@ module Lantern
 
     private
 
+    # Where the parts of a joined form differ, what runs along the band is worked on each.
+    def laid(said, band, way)
+      on = ->(form) { said.kind.new(plan: @plan, said:, form:) }
+      return on.call(band) unless way.whole && said.options.key?(:part) && band.differs?
+      Layer::OnEveryPart.new(band.members.map(&on))
+    end
+
     # The stem is part of the form: what closes the band and leaves it bare says so, once, and offers to cover it.
     def stem_bare(layer)
       return unless form.stem && layer.closes && layers.find(&:closes).equal?(layer)
@@ -149,7 +156,7 @@ module Lantern
       layers = @plan.layers.filter_map do |said|
         way = Form::Way.of(form, said, units: @plan.units)
         thick = below.sum { |each, other| (way.shared(other) >= UNDER) ? each.thickness : 0.0 }
-        layer = said.kind.new(plan: @plan, said:, form: thick.positive? ? way.band.grown(thick) : way.band)
+        layer = laid(said, thick.positive? ? way.band.grown(thick) : way.band, way)
         layer.beside = below.select { |_, other| way.meets(other).positive? }
           .map { |each, other| [each, way.meets(other)] }
         layer.check

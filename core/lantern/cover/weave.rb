@@ -46,8 +46,8 @@ module Lantern
         refuse("method", "Only a wire frame can be woven: this form has no rails.") unless form.base == :wire
         tight = spacings.min
         if tight <= rail_diameter * 1.5
-          refuse("method", "The rails lie #{text(tight)} apart: too close to weave any cord between them. Fewer rails, or " \
-            "a rope coil, would do.")
+          refuse("method", "The rails lie #{text(tight)} apart: too close to weave any cord between them. Fewer " \
+            "rails, or a rope coil, would do.")
         end
         if tight <= 2 * reach + 1e-9
           refuse("material", "Rope #{text(diameter)} thick does not pass between rails that are #{text(tight)} " \
@@ -184,7 +184,10 @@ module Lantern
       # Between two passes the other side of the same turns is seen; a gap wider than the rope is bare.
       def accepts = [gap_wide, diameter].max
 
-      def mend(corner) = corner ? ["add passes there", {"fan" => (form.stretches.fans.map(&:length).max / (2 * diameter)).ceil}] : ["push the rows together there", nil]
+      def mend(corner)
+        return ["push the rows together there", nil] unless corner
+        ["add passes there", {"fan" => (form.stretches.fans.map(&:length).max / (2 * diameter)).ceil}]
+      end
 
       def lies = [Place::Cords.woven(form, id:, material:, spans:, width: diameter)]
 

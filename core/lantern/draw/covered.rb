@@ -36,7 +36,8 @@ module Lantern
       # @return [Array<Place>] wider than the covering accepts, the widest first
       def places
         return [] unless closes? && @layer.accepts
-        @places ||= bare.places(seen).filter_map { |stretches| place(stretches) }.sort_by { |each| [-each.wide, each.at] }
+        @places ||= bare.places(seen).filter_map { |stretches| place(stretches) }
+          .sort_by { |each| [-each.wide, each.at] }
       end
 
       # @return [Plan::Finding, nil] what a maker would see bare, the widest place first, and the change that mends it
@@ -46,8 +47,8 @@ module Lantern
         others = places.size - 1
         shows = "#{Measure::Length.text(widest.wide, units:)} of the form shows"
         says = if others > MANY
-          "In #{places.size} places the form shows, most #{widest.where}, #{Measure::Length.text(widest.wide, units:)}: " \
-            "#{mend}."
+          "In #{places.size} places the form shows, most #{widest.where}, " \
+            "#{Measure::Length.text(widest.wide, units:)}: #{mend}."
         else
           "#{Measure::Words.sentence(widest.where)} #{shows}" \
             "#{", and at #{Measure::Words.count(others, "more place")}" if others.positive?}: #{mend}."

@@ -8,17 +8,17 @@ module Lantern
       module_function
 
       def form(form, scale)
-        half = form.half_face
+        each = form.differs? ? form.members : [form]
         {
           "base" => form.base.to_s,
           "closed" => form.closed?,
           "middle" => line(form.path, 0.0, scale),
           "face" => scale.number(form.face),
-          "inside" => line(form.path, -half, scale),
-          "outside" => line(form.path, half, scale),
-          "rails" => form.section.rails.map { |x, _| rail(form, x, scale) },
+          "inside" => each.map { line(_1.path, -_1.half_face, scale) }.join,
+          "outside" => each.map { line(_1.path, _1.half_face, scale) }.join,
+          "rails" => each.flat_map { |one| one.section.rails.map { |x, _| rail(one, x, scale) } },
           "rail_width" => scale.number(form.section.rail_radius * 2),
-          "crossbars" => crossbars(form, scale),
+          "crossbars" => each.flat_map { crossbars(_1, scale) },
           "parts" => form.parts.map { part(_1, scale) }
         }
       end

@@ -37,6 +37,11 @@ module Lantern
         }
       end
 
+      # Whether its members differ in what they are made of or across.
+      def differs?
+        members.map { [_1.base, _1.face.round(6), _1.girth.round(6), _1.section.rails.size] }.uniq.size > 1
+      end
+
       # The stretch of it from one distance along it to another, as a band of its own. Sections and ties are those that
       # fall on it, as near as whole ones go.
       def between(from, to)

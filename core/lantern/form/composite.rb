@@ -2,8 +2,8 @@
 
 module Lantern
   module Form
-    # Two or more forms of one base and one face, placed, turned and mirrored into a new one: two canes
-    # crossed and tied make a heart. What is cut off an open part is not covered.
+    # Two or more forms, placed, turned and mirrored into a new one: two canes crossed and tied make a heart, a ring
+    # lies on a ring. Each may have a base and a face of its own. What is cut off an open part is not covered.
     class Composite < Shape
       # Two canes, hooks inward, their sticks crossing below.
       CANES = [
@@ -15,7 +15,7 @@ module Lantern
       MOST = MOST_PARTS
 
       shape :composite, title: "Joined forms", typical: {face: 1.5, parts: CANES}
-      size :face, label: "Face", help: "Across the band of every part, from edge to edge."
+      size :face, label: "Face", help: "Across the band of every part that says none of its own, from edge to edge."
       sizes << Reader::CORNERS
 
       # A part's own sizes; its place is the middle of the part, from the middle of the whole, right
@@ -29,6 +29,8 @@ module Lantern
           Plan::Field::Number.new(:turn, least: -360.0, most: 360.0, default: 0.0, label: "Turned",
             help: "Degrees, clockwise."),
           Plan::Field::Switch.new(:mirror, default: false, label: "Mirrored"),
+          Plan::Field::Switch.new(:over, default: false, label: "Lies on the parts before it",
+            help: "Glued on, not tied beside them."),
           Plan::Field::Length.new(:cut_start, zero: true, most: 240, default: 0r, label: "Cut off its first end"),
           Plan::Field::Length.new(:cut_end, zero: true, most: 240, default: 0r, label: "Cut off its other end")
         ].freeze
@@ -45,14 +47,21 @@ module Lantern
           shape = value.is_a?(Hash) ? PartReader.shapes.find { |name, _| name.to_s == value["shape"] } : nil
           choice = Choice.new(:shape, choices: -> { PartReader.shapes.transform_values(&:title) }, required: true,
             label: "Shape")
-          [choice, *(shape ? shape.last.sizes.reject { %i[face corners].include?(_1.name) } : []), *COMMON]
+          own = shape ? shape.last.sizes.reject { %i[face corners].include?(_1.name) } : []
+          own += [FACE] unless own.any? { _1.name == :outside }
+          base = Base::FIELDS.find { |name, _| value.is_a?(Hash) && name.to_s == value["base"] }
+          [choice, *own, BASE, *base&.last, *COMMON]
         end
+
+        FACE = Plan::Field::Length.new(:face, label: "Face of its own", default_says: "as the others")
+        BASE = Plan::Field::Choice.new(:base, choices: Base::TITLES, label: "Base of its own",
+          default_says: "as the others")
 
         def self.shapes = Form.shapes.except(:composite)
 
         private
 
-        def limits = {"fields" => COMMON.map(&:declare)}
+        def limits = {"fields" => [FACE, BASE, *COMMON].map(&:declare)}
       end
 
       sizes << Plan::Field::List.new(:parts, least: 2, most: MOST, of: PartReader.new(:part, label: "A part"),
@@ -64,7 +73,19 @@ module Lantern
       MOST_STRETCHES = 400
       private_constant :MOST_STRETCHES
 
-      def face = @face ||= (sizes[:face] || girth_face || raise_unknown).to_f
+      # The widest of them, where they differ.
+      def face = @face ||= placed.map(&:face).max
+
+      # Its parts, each as a form of its own.
+      # @return [Array<Band>]
+      def members
+        placed.zip(said).map do |part, own|
+          base = own[:base] ? own : sizes.merge(own.slice(:face))
+          Band.new(base: base[:base], shape: own[:shape], path: part.path, face: part.face,
+            section: Base.section(base, part.face, units: @units), sections: base[:sections] || 1, ties: base[:ties],
+            measured: measured.slice(:girth))
+        end
+      end
 
       def check
         face
@@ -84,17 +105,20 @@ module Lantern
       def path = @path ||= Joined.new(placed.map(&:path))
 
       def dimensions
-        left, top, right, bottom = path.reach(face / 2)
+        reaches = placed.map { _1.path.reach(_1.face / 2) }.transpose
+        left, top, right, bottom = reaches[0].min, reaches[1].min, reaches[2].max, reaches[3].max
         [{about: "form.width", from: [left, bottom], to: [right, bottom], length: right - left, follows: true},
           {about: "form.height", from: [right, top], to: [right, bottom], length: bottom - top, follows: true}]
       end
 
       def findings
-        [note("tie_parts", "#{tying}#{taping}."),
+        [(note("tie_parts", "#{tying}#{taping}.") unless said.any? { _1[:over] } && ties.empty?),
+          (note("glue_parts", "What lies on top is glued on at the seam, when both are covered.") if
+            said.any? { _1[:over] }),
           *(if saved.positive?
               note("saved_by_cutting", "Cutting the ends off saves #{text(saved)} of run, " \
                 "#{(100 * saved / (saved + path.length)).round} in 100 of the covering.")
-            end)]
+            end)].compact
       end
 
       def preparing
@@ -105,7 +129,7 @@ module Lantern
       # Where parts cross, or where an end of one lies on another.
       # @return [Array<(Float, Float)>]
       def ties
-        @ties ||= placed.combination(2)
+        @ties ||= placed.reject(&:over).combination(2)
           .flat_map { |one, other| crossings(one, other) + touching(one, other) + touching(other, one) }
           .each_with_object([]) { |point, kept| kept << point if kept.none? { near?(_1, point) } }
       end
@@ -126,7 +150,7 @@ module Lantern
       end
 
       # One part in its place: its path, and how long it was before it was cut.
-      Placed = Value.define(:path, :whole, :cut, :at)
+      Placed = Value.define(:path, :whole, :cut, :at, :face, :over)
       private_constant :Placed
 
       # What a maker said of the parts, or the two canes that are meant when nothing is said.
@@ -138,7 +162,8 @@ module Lantern
 
       def placed
         @placed ||= said.map do |part|
-          whole = path_of(part)
+          shape = shape_of(part)
+          whole = shape.path
           from, to = part.values_at(:cut_start, :cut_end).map(&:to_f)
           if whole.closed? && from + to > 0
             refuse_part(part, :cut_start,
@@ -150,21 +175,23 @@ module Lantern
           end
           kept = (from + to).zero? ? whole : whole.shortened(from, to)
           Placed.new(path: kept.placed(x: part[:x].to_f, y: part[:y].to_f, turn: part[:turn] * Math::PI / 180,
-            mirror: part[:mirror]), whole: whole.length, cut: [from, to].count(&:positive?), at: part[:at])
+            mirror: part[:mirror]), whole: whole.length, cut: [from, to].count(&:positive?), at: part[:at],
+            face: shape.face, over: part[:over])
         end
       end
 
-      def path_of(part)
+      # What every part is across that says nothing of its own.
+      def common_face = @common_face ||= sizes[:face] || girth_face
+
+      def shape_of(part)
         klass = Form.shapes.fetch(part[:shape])
         usual = klass.sizes.to_h { [_1.name, _1.default] }
-        shape = klass.new({**usual, **part.compact, face:, shape: part[:shape], measured: nil,
-          **sizes.slice(:base, :corners)}, units: @units)
+        across = part[:face] || common_face
+        raise_unknown unless across || part[:shape] == :ring
+        shape = klass.new({**usual, **sizes.slice(:base, :corners), **part.compact, face: across, shape: part[:shape],
+          measured: nil}, units: @units)
         shape.check
-        if (shape.face - face).abs > 0.01
-          refuse_part(part, :inside,
-            "Every part has the same face; this ring's is #{text(shape.face)}, the others' #{text(face)}.")
-        end
-        shape.path
+        shape
       rescue Plan::Refused => refused
         raise refused if refused.problems.any? { _1.at.start_with?("form.parts") }
         raise Plan::Refused.new(refused.problems.map { |problem|
@@ -189,13 +216,14 @@ module Lantern
       def touching(one, other)
         return [] if one.path.closed?
         beside = stretches(other)
+        face = [one.face, other.face].max
         [one.path.at(0), one.path.at(one.path.length)]
           .select { |point| beside.any? { |a, b| apart(point, a, b) <= face * NEAR } }
       end
 
       # A part's middle as straight stretches, short beside its face, but no more than so many.
       def stretches(part) =
-        part.path.trace(0.0, step: [face / 8, part.path.length / MOST_STRETCHES].max).each_cons(2).to_a
+        part.path.trace(0.0, step: [part.face / 8, part.path.length / MOST_STRETCHES].max).each_cons(2).to_a
 
       # How far a point lies from a stretch.
       def apart((x, y), (ax, ay), (bx, by))

@@ -20,8 +20,8 @@ module Lantern
       def path = outlined? ? super : @path ||= sized_by_string(crossed)
 
       def findings
-        outlined? ? [] : [note("crossed_bands", "The upright lies below, the arms over it: cover each by itself, then " \
-          "tie or glue them where they cross.")]
+        outlined? ? [] : [note("crossed_bands", "The upright lies below, the arms over it: cover each by itself, " \
+          "then tie or glue them where they cross.")]
       end
 
       def trace(width, height)
@@ -46,8 +46,8 @@ module Lantern
 
       def check_crossing
         return if crossing.between?(face / 2, height - face / 2)
-        refuse("crossing", "The bands cannot cross #{text(crossing)} below the top of a cross #{text(height)} high and " \
-          "#{text(face)} across.")
+        refuse("crossing", "The bands cannot cross #{text(crossing)} below the top of a cross #{text(height)} high " \
+          "and #{text(face)} across.")
       end
 
       def check_arm

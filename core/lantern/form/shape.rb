@@ -57,6 +57,10 @@ module Lantern
       # @return [Array<Part>] ribs from left to right, and a stem
       def parts = []
 
+      # What it is joined from, each as a form of its own; nothing for a form of one piece.
+      # @return [Array<Band>, nil]
+      def members = nil
+
       # What a maker should know of this form.
       # @return [Array<Plan::Finding>]
       def findings = []

@@ -25,8 +25,11 @@ module Lantern
         def bands(form)
           half = form.half_face
           form.path.strands.map { |strand|
-            next Area.new(filled: [beside(strand, half) + beside(strand, -half).reverse], open: []) unless strand.closed?
-            Area.new(filled: [edge(strand, half).points], open: [edge(strand, -half).points])
+            if strand.closed?
+              Area.new(filled: [edge(strand, half).points], open: [edge(strand, -half).points])
+            else
+              Area.new(filled: [beside(strand, half) + beside(strand, -half).reverse], open: [])
+            end
           }
         end
 

@@ -24,7 +24,8 @@ module Lantern
         measured.filter_map do |name, string|
           size = by_sizes[name]
           doubt = doubtful(name, string, size, face, text)
-          next Plan::Finding.new(level: :warn, code: "string_doubtful", at: "form.measured.#{name}", says: doubt) if doubt
+          at = "form.measured.#{name}"
+          next Plan::Finding.new(level: :warn, code: "string_doubtful", at:, says: doubt) if doubt
           next if size.nil? || (string - size).abs <= size * SLACK
           Plan::Finding.new(level: :note, code: "string_differs",
             says: "The string #{NAMES[name]} says #{text.call(string)}, the sizes say #{text.call(size)}. The string " \

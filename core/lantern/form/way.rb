@@ -55,8 +55,8 @@ module Lantern
           end
           long = form.path.length
           return stop.along.to_f if stop.along <= long + 1e-9
-          refuse(said, key, "The band is #{Measure::Length.text(long, units:)} long; #{stop.says(units)} lies past its " \
-            "end.")
+          refuse(said, key, "The band is #{Measure::Length.text(long, units:)} long; #{stop.says(units)} lies past " \
+            "its end.")
         end
 
         def settled(form, along)

@@ -139,7 +139,8 @@ module Lantern
           stretch = stretches.reverse_each.find { _1.before <= i + 0.5 } || stretches.first
           near, far = stretch.outward ? %i[crowded wide] : %i[wide crowded]
           Seat.new(inner: beside(stretch.along(i + inside, near), -half),
-            outer: beside(stretch.along(i + outside, far), half), next: beside(stretch.along(i + 1 + inside, near), -half))
+            outer: beside(stretch.along(i + outside, far), half),
+            next: beside(stretch.along(i + 1 + inside, near), -half))
         end
       end
 

@@ -104,7 +104,8 @@ RSpec.describe Lantern::Cover::RopeCoil do
     # By pencil: legs between right-angled corners have their length less half a face at each end; over a corner the
     # wide edge runs half a face straight, a quarter round, half a face straight.
     it "counts leg by leg and corner by corner, never from one total" do
-      band = Lantern::Work.read(plan(form: {"base" => "foam", "shape" => "cross", "width" => 12, "height" => 16, "arm" => 4,
+      band = Lantern::Work.read(plan(form: {"base" => "foam", "shape" => "cross", "width" => 12, "height" => 16,
+                                            "arm" => 4,
                                             "face" => 1.25})).form
       corners = band.path.pieces.map { _1.at(0) }
       legs = corners.zip(corners.rotate).map { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }

@@ -57,14 +57,47 @@ RSpec.describe Lantern::Form::Composite do
     expect(problems(form(heart.first(1)))).to have_key("form.parts")
     expect(problems(form([heart[0], cane(cut_start: 40)])))
       .to match("form.parts.1.cut_start" => /leaves nothing of a part/)
-    expect(problems(form([heart[0], {"shape" => "ring", "outside" => 10, "inside" => 2}])))
-      .to match("form.parts.1.inside" => /same face/)
     expect(problems(form([heart[0], {"shape" => "oval", "width" => 10, "height" => 12, "cut_end" => 2}])))
       .to match("form.parts.1.cut_start" => /nothing to cut off/)
     expect(problems(form([heart[0], {"shape" => "composite"}]))).to match("form.parts.1.shape" => /Shape must be/)
     expect(problems(form([heart[0], heart[0]]))).to match("form.parts.0.width" => /place of their own/)
     expect(problems(form([heart[0], cane(height: 2)]))).to match("form.parts.1.height" => /higher than its hook/)
     expect(problems(form([heart[0], cane(x: "nowhere")]))).to have_key("form.parts.1.x")
+  end
+
+  # A ring on a ring, each in its own ribbon: what each takes is what it would take alone.
+  describe "of parts that differ" do
+    let(:parts) do
+      [{"shape" => "ring", "outside" => 14, "inside" => 10},
+        {"shape" => "ring", "outside" => 9, "inside" => 6, "over" => true, "base" => "board"}]
+    end
+
+    def figures(form, **more)
+      Lantern.work(plan(materials: [ribbon], layers: [layer("spiral_wrap", "tape", **more)]).merge("form" => form))
+    end
+
+    it "works each part with its own base and face, as it would alone" do
+      joined = {"base" => "foam", "shape" => "composite", "parts" => parts}
+      alone = [figures({"base" => "foam", "shape" => "ring", "outside" => 14, "inside" => 10}),
+        figures({"base" => "board", "shape" => "ring", "outside" => 9, "inside" => 6})]
+      one, two = [1, 2].map { figures(joined, part: _1) }
+      expect([one, two].map { _1["layers"][0]["figures"] }).to eq(alone.map { _1["layers"][0]["figures"] })
+      both = figures(joined)["layers"][0]
+      expect(both["figures"]["length"])
+        .to be_within(1e-6).of(alone.sum { _1["layers"][0]["figures"]["length"] })
+      expect(both["needs"].sum { _1["length"] }).to be_within(1e-3).of(both["figures"]["length"])
+      expect(both["bare"]).to eq []
+      expect(both["minutes"]).to be_within(0.11).of([one, two].sum { _1["layers"][0]["minutes"] })
+    end
+
+    it "glues what lies on top, and ties what lies beside" do
+      codes = ->(over) {
+        laid = [parts[0], parts[1].merge("over" => over, "x" => 6)]
+        figures({"base" => "foam", "shape" => "composite", "parts" => laid})["form"]["findings"].map { _1["code"] }
+      }
+      expect(codes.call(true)).to eq ["glue_parts"]
+      expect(codes.call(false)).to eq ["tie_parts"]
+    end
   end
 
   it "comes back from centimetres as it was" do

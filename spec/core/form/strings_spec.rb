@@ -30,3 +30,20 @@ RSpec.describe Lantern::Form::Strings do
     expect(worked["layers"].map { _1["figures"]["length"] }).to all(be > 100)
   end
 end
+
+RSpec.describe "A string that cannot be" do
+  def asked(**measured)
+    form = {"base" => "wire", "outside" => 14, "inside" => 8, "measured" => measured.transform_keys(&:to_s)}
+    Lantern.work(plan(form:)).then { [_1["form"]["findings"].map { |each| each["code"] }, _1["stages"]["form"]] }
+  end
+
+  # A tape round a band goes there and back across its face at the least.
+  it "is asked about, with both numbers, and the form is not settled before it is" do
+    expect(asked(girth: 5)).to eq [["string_doubtful"], false]
+    expect(asked(girth: 6.5)).to eq [["string_differs"], true]
+    expect(asked(run: 22)).to eq [["string_doubtful"], false]
+    expect(asked(run: 33)).to eq [["string_differs"], true]
+    says = Lantern.work(plan(form: {"measured" => {"girth" => 5}}))["form"]["findings"][0]["says"]
+    expect(says).to include("5 in", "6 in", "Which of them is right?")
+  end
+end
