@@ -8,8 +8,9 @@ module Lantern
       # @param plan [Plan::Document]
       # @param form [Form::Band]
       # @param layers [Array<Layer>]
+      # @param bare [Array<Covered::Place>] places to point at besides the layers' own gaps
       # @return [Hash] ready for JSON
-      def work(plan, form, layers)
+      def work(plan, form, layers, bare: [])
         scale = Scale.new(plan.units)
         lies = layers.flat_map { |layer| layer.lies.map { |lie| raised(lie, layer.form, form) } }
         {
@@ -18,8 +19,7 @@ module Lantern
           "form" => Outline.form(form, scale),
           "section" => Outline.section(form, lies, scale),
           "layers" => lies.map { _1.to_h(scale) },
-          "gaps" => layers.flat_map(&:gaps)
-            .map { _1.to_h(scale).merge("says" => "gap #{Measure::Length.text(_1.width, units: plan.units)}") },
+          "gaps" => gaps(layers, bare, plan.units, scale),
           "dimensions" => form.dimensions.map { dimension(_1, plan, scale) }
         }
       end
@@ -33,6 +33,14 @@ module Lantern
       end
 
       private
+
+      def gaps(layers, bare, units, scale)
+        text = ->(inches) { Measure::Length.text(inches, units:) }
+        layers.flat_map(&:gaps).map { _1.to_h(scale).merge("says" => "gap #{text.call(_1.width)}") } + bare.map { |place|
+          Lantern::Place::Gap.new(from: place.at, to: place.at, width: place.wide).to_h(scale)
+            .merge("says" => "bare #{text.call(place.wide)}")
+        }
+      end
 
       # What lies on top of another layer begins farther out than the bare form.
       def raised(lie, on, form) = (on.face > form.face) ? lie.with(reach: lie.reach + (on.face - form.face) / 2) : lie

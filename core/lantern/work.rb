@@ -103,7 +103,9 @@ module Lantern
     def to_buy = Cost::Bill.of(@plan, stock).to_buy
 
     # @return [Hash] where everything lies, to scale, in the plan's units
-    def drawing = @drawing ||= Draw.work(@plan, form, layers)
+    def drawing
+      @drawing ||= Draw.work(@plan, form, layers, bare: layers.flat_map { covered(_1).places.first(SHOWN) })
+    end
 
     # How a layer covers what it means to close, looked at once.
     # @param layer [Layer]
@@ -129,7 +131,9 @@ module Lantern
 
     # A layer lies on another that is under at least so much of it.
     UNDER = 0.5
-    private_constant :UNDER
+    # As many bare places of a layer are pointed at.
+    SHOWN = 3
+    private_constant :UNDER, :SHOWN
 
     private
 

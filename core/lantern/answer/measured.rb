@@ -13,7 +13,8 @@ module Lantern
       # @return [Hash] ready for JSON
       def to_h
         figures = @form.figures.to_h { |name, number| [name.to_s, (name == :area) ? area(number) : length(number)] }
-        figures.merge("base" => @form.base.to_s, "shape" => @form.shape.to_s,
+        corners = @form.path.pointed? ? "pointed" : "rounded" if @form.stretches.fans.any?
+        figures.merge("base" => @form.base.to_s, "shape" => @form.shape.to_s, **(corners ? {"corners" => corners} : {}),
           "findings" => @form.findings.map(&:to_h), "working" => working.map(&:to_h))
       end
 

@@ -12,6 +12,7 @@ module Lantern
         {
           "base" => form.base.to_s,
           "closed" => form.closed?,
+          "members" => form.members.size,
           "middle" => line(form.path, 0.0, scale),
           "face" => scale.number(form.face),
           "inside" => each.map { line(_1.path, -_1.half_face, scale) }.join,

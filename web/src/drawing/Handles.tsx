@@ -1,56 +1,112 @@
 import { useRef } from "react"
 import type { Drawing } from "../keep/client"
+import { fractionGlyphs } from "./fractions"
 import type { Placing } from "./Sheet"
 
+type Point = [number, number]
+type Spot = Placing["spots"][number]
+
+interface HandlesProps {
+  drawing: Drawing
+  letter: number
+  placing: Placing
+}
+
 /**
- * A handle on everything that has its place by the clock: dragged round the form, or moved with the arrow keys,
- * half an hour at a time.
+ * A handle on everything that has its place on the form: dragged along it, or moved with the arrow keys, half an hour
+ * or half an inch at a time.
  */
-export function Handles({ drawing, letter, placing }: { drawing: Drawing; letter: number; placing: Placing }) {
+export function Handles({ drawing, letter, placing }: HandlesProps) {
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.outline_bounds
-  const middle: [number, number] = [(left + right) / 2, (top + bottom) / 2]
-  return placing.layers.map((layer) => {
-    const spot = spotOf(drawing, layer.id)
+  const middle: Point = [(left + right) / 2, (top + bottom) / 2]
+  return placing.spots.map((spot) => {
+    const scale = spot.along ? alongPath(drawing.form.middle) : byClock(middle)
+    const where = spot.along ? scale.point(spot.at) : spotOf(drawing, spot)
     return (
-      spot && (
+      where && (
         <Handle
-          key={layer.id}
-          spot={spot}
-          middle={middle}
+          key={`${spot.layer}.${spot.option}`}
+          where={where}
+          scale={scale}
           letter={letter}
-          says={layer.says}
-          at={layer.at}
-          onPlace={(at) => placing.onPlace(layer.id, at)}
+          spot={spot}
+          onPlace={(at) => placing.onPlace(spot.layer, spot.option, at)}
         />
       )
     )
   })
 }
 
+/** How places on a form are numbered. */
+interface Scale {
+  most: number
+  /** Where a number lies, on an open form. */
+  point: (at: number) => Point | undefined
+  /** The number of a place. */
+  at: (x: number, y: number) => number
+  /** So much on, or back. */
+  moved: (at: number, by: number) => number
+  says: (at: number) => string
+}
+
+const byClock = ([x0, y0]: Point): Scale => ({
+  most: 12,
+  point: () => undefined,
+  at: (x, y) => clockOf(x - x0, y - y0),
+  moved: (at, by) => (at + by + 12) % 12,
+  says: (at) => `${at === 0 ? 12 : at} o’clock`,
+})
+
+/** An open form is measured along its middle, from its start. */
+function alongPath(middle: string): Scale {
+  const path = document.createElementNS("http://www.w3.org/2000/svg", "path")
+  path.setAttribute("d", middle)
+  const most = path.getTotalLength()
+  const point = (at: number): Point => {
+    const { x, y } = path.getPointAtLength(at)
+    return [x, y]
+  }
+  const steps = Math.ceil(most * 4)
+  const near = (x: number, y: number) =>
+    Array.from({ length: steps + 1 }, (_, i) => i / 4).reduce(
+      (best, at) => (away(point(at), x, y) < away(point(best), x, y) ? at : best),
+      0,
+    )
+  const kept = (at: number) => Math.min(Math.max(at, 0), Math.floor(most * 4) / 4)
+  return {
+    most,
+    point,
+    at: (x, y) => kept(near(x, y)),
+    moved: (at, by) => kept(at + by),
+    says: (at) => `${fractionGlyphs(String(at))} from the start`,
+  }
+}
+
+const away = ([px, py]: Point, x: number, y: number) => Math.hypot(px - x, py - y)
+
 interface HandleProps {
-  spot: [number, number]
-  middle: [number, number]
+  where: Point
+  scale: Scale
   letter: number
-  says: string
-  at: number
+  spot: Spot
   onPlace: (at: number) => void
 }
 
-function Handle({ spot, middle, letter, says, at, onPlace }: HandleProps) {
+function Handle({ where, scale, letter, spot, onPlace }: HandleProps) {
   const circle = useRef<SVGCircleElement>(null)
   const drag = (event: React.PointerEvent) => {
     const svg = circle.current?.ownerSVGElement
     const matrix = svg?.getScreenCTM()
     if (!matrix || event.buttons !== 1) return
     const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-    const next = clockOf(point.x - middle[0], point.y - middle[1])
-    if (next !== at) onPlace(next)
+    const next = scale.at(point.x, point.y)
+    if (next !== spot.at) onPlace(next)
   }
   return (
     <circle
       ref={circle}
-      cx={spot[0]}
-      cy={spot[1]}
+      cx={where[0]}
+      cy={where[1]}
       r={letter * 0.75}
       fill="var(--color-primary)"
       fillOpacity={0.85}
@@ -59,18 +115,18 @@ function Handle({ spot, middle, letter, says, at, onPlace }: HandleProps) {
       className="cursor-grab touch-none"
       role="slider"
       tabIndex={0}
-      aria-label={`${says}: at, by the clock`}
+      aria-label={spot.says}
       aria-valuemin={0}
-      aria-valuemax={12}
-      aria-valuenow={at}
-      aria-valuetext={`${at === 0 ? 12 : at} o’clock`}
+      aria-valuemax={scale.most}
+      aria-valuenow={spot.at}
+      aria-valuetext={scale.says(spot.at)}
       onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
       onPointerMove={drag}
       onKeyDown={(event) => {
         const step = { ArrowRight: 0.5, ArrowUp: 0.5, ArrowLeft: -0.5, ArrowDown: -0.5 }[event.key]
         if (step === undefined) return
         event.preventDefault()
-        onPlace((at + step + 12) % 12)
+        onPlace(scale.moved(spot.at, step))
       }}
     />
   )
@@ -80,14 +136,13 @@ function Handle({ spot, middle, letter, says, at, onPlace }: HandleProps) {
 export const clockOf = (x: number, y: number) =>
   (Math.round(((Math.atan2(x, -y) / (2 * Math.PI)) * 12 + 12) * 2) / 2) % 12
 
-/** Where a layer sits: where its loops begin, or the middle of the first thing of it. */
-function spotOf(drawing: Drawing, layer: string): [number, number] | undefined {
-  const lies = drawing.layers.filter((lie) => lie.layer === layer)
-  const lie =
-    lies.find((each) => each.kind === "loop" && each.front.length > 0) ?? lies.find((each) => each.front.length > 0)
-  const points = lie?.front[0]?.points
+/** Where a layer sits: where its loops begin, or the middle of its first thing; or where it begins and ends. */
+function spotOf(drawing: Drawing, { layer, option }: Spot): Point | undefined {
+  const lies = drawing.layers.filter((lie) => lie.layer === layer && lie.front.length > 0)
+  const lie = (option === "at" && lies.find((each) => each.kind === "loop")) || lies[0]
+  const points = (option === "to" ? lie?.front.at(-1) : lie?.front[0])?.points
   if (!lie || !points) return undefined
-  if (lie.kind === "loop") return [points[0] ?? 0, points[1] ?? 0]
+  if (lie.kind === "loop" && option === "at") return [points[0] ?? 0, points[1] ?? 0]
   const count = points.length / 2
   const mean = (from: number) => points.filter((_, i) => i % 2 === from).reduce((sum, each) => sum + each, 0) / count
   return [mean(0), mean(1)]

@@ -32,8 +32,11 @@ export interface Sizing {
 
 /** What can be put at its place on the drawing itself. */
 export interface Placing {
-  layers: { id: string; says: string; at: number }[]
-  onPlace: (layer: string, at: number) => void
+  /** By the clock, or on an open form how far from its start (`along`). */
+  spots: { layer: string; option: "at" | "from" | "to"; says: string; at: number; along?: boolean }[]
+  onPlace: (layer: string, option: string, at: number) => void
+  /** Whether gaps are pointed at besides. */
+  gaps: boolean
 }
 
 /** The drawing on its own paper: to scale, live, with its dimension lines and the gaps that show. */
@@ -114,7 +117,7 @@ export function Sheet({
             pointed={pointed}
             sizing={sizing}
             placing={view === "front" ? placing : undefined}
-            gaps={!placing}
+            gaps={placing?.gaps ?? true}
             onType={type}
             bare={looking && view === "front" ? bare : undefined}
           />
@@ -160,7 +163,7 @@ function Plane({ worked, materials, side, pointed, sizing, placing, gaps, onType
     <svg
       viewBox={box.join(" ")}
       className="h-full w-full max-sm:h-80"
-      role={sizing || placing?.layers.length ? "group" : "img"}
+      role={sizing || placing?.spots.length ? "group" : "img"}
       aria-label={says}
     >
       <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} />

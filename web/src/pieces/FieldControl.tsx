@@ -56,7 +56,7 @@ function Control({
 }: Props & { id: string }) {
   const [draft, setDraft] = useState<string>()
   if (field.kind === "choice" && field.choices) {
-    const chosen = String(value ?? field.default ?? "")
+    const chosen = String(value ?? field.default ?? fallback ?? "")
     if (field.choices.length <= 4)
       return (
         <OpenChoice label={field.label} name={place} value={chosen} choices={field.choices} onChange={onChange} />

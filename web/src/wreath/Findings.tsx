@@ -1,6 +1,7 @@
 import { useWork } from "../keep/queries"
 import type { Finding, Plan, WorkedPlan } from "../keep/client"
 import { Prose } from "../pieces/Prose"
+import { freshId } from "./layers"
 import { put } from "./places"
 
 interface Props {
@@ -30,7 +31,9 @@ export function Findings({ findings, place, plan, worked, onChange }: Props) {
             <p className={finding.level === "note" ? "text-sm text-quiet" : ""}>
               <Prose>{finding.says}</Prose>
             </p>
-            {finding.try && <Mend finding={finding} place={place} plan={plan} worked={worked} onChange={onChange} />}
+            {(finding.try || finding.add) && (
+              <Mend finding={finding} place={place} plan={plan} worked={worked} onChange={onChange} />
+            )}
           </li>
         ))}
     </ul>
@@ -38,10 +41,7 @@ export function Findings({ findings, place, plan, worked, onChange }: Props) {
 }
 
 function Mend({ finding, place, plan, worked, onChange }: Omit<Props, "findings"> & { finding: Finding }) {
-  const mended = Object.entries(finding.try ?? {}).reduce(
-    (changed, [name, value]) => put(changed, `${place}.${name}`, value),
-    plan,
-  )
+  const mended = mendedBy(finding, plan, place)
   const { data } = useWork(mended)
   const words = Object.entries(finding.try ?? {})
     .map(([name, value]) => `${name.replaceAll("_", " ")}: ${String(value).replaceAll("_", " ")}`)
@@ -53,10 +53,20 @@ function Mend({ finding, place, plan, worked, onChange }: Omit<Props, "findings"
         className={finding.level === "note" ? "plain-button" : "amber-button"}
         onClick={() => onChange(mended)}
       >
-        Change to {words}
+        {finding.add ? "Cover it too" : `Change to ${words}`}
       </button>
       {data?.worked && <span className="text-sm text-quiet">{effect(worked, data.worked)}</span>}
     </p>
+  )
+}
+
+/** The plan with what a finding offers: options changed, or a layer more. */
+function mendedBy({ try: changes, add }: Finding, plan: Plan, place: string): Plan {
+  const layers = plan.layers ?? []
+  if (add) return { ...plan, layers: [...layers, { id: freshId(layers), ...add }] }
+  return Object.entries(changes ?? {}).reduce(
+    (changed, [name, value]) => put(changed, `${place}.${name}`, value),
+    plan,
   )
 }
 

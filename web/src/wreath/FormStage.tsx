@@ -1,3 +1,4 @@
+import type { Field } from "../keep/client"
 import { onBase, onShape, tidied } from "../form/changes"
 import { JoinedParts } from "../form/JoinedParts"
 import { OutlineCorners } from "../form/OutlineCorners"
@@ -25,6 +26,9 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
     problem: problems.find((problem) => problem.at === place)?.says,
     onChange: (value: unknown) => onChange(tidied(put(plan, place, value))),
   })
+  /** What a choice comes to that nobody made: pointed or rounded corners go with the base. */
+  const comesTo = (field: Field) =>
+    field.name === "corners" ? worked?.form.corners : field.default === undefined ? undefined : String(field.default)
   const listed = shape?.fields.find((field) => field.kind === "list")
   const placing = listed?.of?.fields
   return (
@@ -56,7 +60,7 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
           <FieldControl
             key={`${shape.name}.${field.name}`}
             field={field}
-            fallback={field.default === undefined ? undefined : String(field.default)}
+            fallback={comesTo(field)}
             {...control(`form.${field.name}`)}
           />
         ))}

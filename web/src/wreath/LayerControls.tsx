@@ -6,8 +6,10 @@ import { RecordList } from "../pieces/RecordList"
 import { Working } from "../pieces/Working"
 import { Allowance } from "./Allowance"
 import { Findings } from "./Findings"
+import { isOfWay } from "./along"
 import { withMaterials } from "./layers"
 import { MaterialRow, MoreColours } from "./LayerMaterials"
+import { PartOfWay } from "./PartOfWay"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 import { WorkBackwards } from "./WorkBackwards"
@@ -60,6 +62,11 @@ export function LayerControls(props: Props) {
         />
       )}
       <Allowance plan={plan} layer={layer} onChange={onChange} />
+      <PartOfWay
+        {...controls}
+        onChange={controls.change}
+        understood={(at) => (problems.length > 0 ? undefined : worked?.lengths[at])}
+      />
       <Options {...controls} />
       {worked && problems.length === 0 && (
         <WorkBackwards key={layer.method} plan={plan} layer={index} onTry={tryOut} />
@@ -138,7 +145,7 @@ const plain = (field: Field) => !["list", "record"].includes(field.kind)
 /** The options of a layer, drawn from what it declares: plain ones, lists, records, and the finer points. */
 function Options(controls: Controls) {
   const { plan, worked, problems, known, covering, place, change, problemAt } = controls
-  const options = covering?.options ?? []
+  const options = (covering?.options ?? []).filter((field) => !isOfWay(covering, field))
   const fine = options.filter((field) => plain(field) && field.fine)
   const understood = (at: string) => (problems.length > 0 ? undefined : worked?.lengths[at])
   const said = (name: string) => valueAt(plan, `${place}.${name}`) !== undefined

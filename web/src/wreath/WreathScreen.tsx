@@ -23,7 +23,7 @@ import { CutStage } from "./CutStage"
 import { FormStage } from "./FormStage"
 import { HangStage } from "./HangStage"
 import { NameLine } from "./NameLine"
-import { placingOf, sizingOf } from "./onDrawing"
+import { endsOf, placingOf, sizingOf } from "./onDrawing"
 import type { StageProps } from "./stageProps"
 import { Tape } from "./Tape"
 import { TrimStage } from "./TrimStage"
@@ -117,6 +117,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems }: 
   const about = { plan, declarations, onChange: wreath.change }
   const loose = problems.filter((problem) => !/^(form|layers)\./.test(problem.at))
   const places = stage === "trim" || stage === "hang"
+  const placing = places ? placingOf(about, worked) : stage === "cover" ? endsOf(about, worked) : undefined
   return (
     <div className="grid min-h-0 flex-1 gap-6 px-4 pb-3 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
       {worked ? (
@@ -125,7 +126,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems }: 
           materials={plan.materials ?? []}
           sizing={stage === "form" ? sizingOf(about, problems, measuring) : undefined}
           plan={stage === "cover" && problems.length === 0 ? plan : undefined}
-          placing={places ? placingOf(about, worked) : undefined}
+          placing={placing}
         />
       ) : (
         <div className="rounded border border-base-300 bg-base-200 p-6 text-quiet">

@@ -1,5 +1,6 @@
 import type { Declarations, Plan, Problem, WorkedPlan } from "../keep/client"
 import type { Placing, Sizing } from "../drawing/Sheet"
+import { wayOptions } from "./along"
 import { put } from "./places"
 
 interface About {
@@ -31,16 +32,37 @@ const BOTTOM = 6
 
 /** What of a plan has its place by the clock, and can be put there on the drawing. */
 export function placingOf({ plan, declarations, onChange }: About, worked?: WorkedPlan): Placing {
-  const layers = plan.layers ?? []
   const placed = declarations.coverings.filter(
     (each) => each.stage !== "cover" && each.options.some((option) => option.name === "at"),
   )
-  return {
-    layers: layers.flatMap((layer) => {
-      const kind = placed.find((each) => each.method === layer.method)
-      const settled = worked?.layers.find((each) => each.id === layer.id)?.settings.at
-      return kind ? [{ id: layer.id, says: kind.title, at: Number(layer.at ?? settled ?? BOTTOM) }] : []
-    }),
-    onPlace: (id, at) => onChange(put(plan, `layers.${layers.findIndex((layer) => layer.id === id)}.at`, at)),
-  }
+  const spots: Placing["spots"] = (plan.layers ?? []).flatMap((layer) => {
+    const kind = placed.find((each) => each.method === layer.method)
+    const settled = worked?.layers.find((each) => each.id === layer.id)?.settings.at
+    if (!kind) return []
+    const at = Number(layer.at ?? settled ?? BOTTOM)
+    return [{ layer: layer.id, option: "at", says: `${kind.title}: at, by the clock`, at }]
+  })
+  return { spots, gaps: false, onPlace: placeOn(plan, onChange) }
 }
+
+/** Where coverings that go part of the way begin and end; a place with units of its own is typed, not dragged. */
+export function endsOf({ plan, declarations, onChange }: About, worked?: WorkedPlan): Placing {
+  const form = worked?.drawing.form
+  const along = form !== undefined && !form.closed && form.members === 1
+  const spots: Placing["spots"] = (plan.layers ?? []).flatMap((layer) => {
+    const kind = declarations.coverings.find((each) => each.method === layer.method)
+    return (["from", "to"] as const).flatMap((option) => {
+      const at = layer[option]
+      if (!wayOptions(kind) || typeof at !== "number") return []
+      return [{ layer: layer.id, option, says: `${kind!.title} ${WORDS[option]}`, at, along }]
+    })
+  })
+  return { spots, gaps: true, onPlace: placeOn(plan, onChange) }
+}
+
+const WORDS = { from: "begins", to: "ends" }
+
+const placeOn =
+  (plan: Plan, onChange: About["onChange"]): Placing["onPlace"] =>
+  (id, option, at) =>
+    onChange(put(plan, `layers.${plan.layers?.findIndex((layer) => layer.id === id)}.${option}`, at))
