@@ -192,7 +192,7 @@ module Lantern
       def lies = [Place::Cords.woven(form, id:, material:, spans:, width: diameter)]
 
       def gaps
-        return [] unless gap_wide > 0.05 * diameter
+        return [] unless gap_wide > [0.05 * diameter, Coiled::LEAST_SEEN].max
         leg, count = legs.zip(leg_turns).select { _2.positive? }.max_by { |each, turns| (wide(each) / turns).round(6) }
         Place::Gap.between(form, count / 3.0, 1 / (2.0 * count), leg, width: gap_wide)
       end

@@ -17,10 +17,17 @@ module Lantern
           "face" => scale.number(form.face),
           "inside" => each.map { line(_1.path, -_1.half_face, scale) }.join,
           "outside" => each.map { line(_1.path, _1.half_face, scale) }.join,
-          "rails" => each.flat_map { |one| one.section.rails.map { |x, _| rail(one, x, scale) } },
-          "rail_width" => scale.number(form.section.rail_radius * 2),
-          "crossbars" => each.flat_map { crossbars(_1, scale) },
+          "bands" => each.map { band(_1, scale) },
           "parts" => form.parts.map { part(_1, scale) }
+        }
+      end
+
+      # What the form is built of: a band, or the parts of a joined form that differ, each with its own.
+      def band(form, scale)
+        {
+          "base" => form.base.to_s, "middle" => line(form.path, 0.0, scale), "face" => scale.number(form.face),
+          "pointed" => form.path.pointed?, "rails" => form.section.rails.map { |x, _| rail(form, x, scale) },
+          "rail_width" => scale.number(form.section.rail_radius * 2), "crossbars" => crossbars(form, scale)
         }
       end
 
@@ -143,7 +150,7 @@ module Lantern
         [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :part, :strand, :rail, :polygon, :start, :corner, :arc, :crossbars, :hull, :bounds
+      private_class_method :band, :part, :strand, :rail, :polygon, :start, :corner, :arc, :crossbars, :hull, :bounds
     end
   end
 end

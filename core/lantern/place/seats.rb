@@ -94,18 +94,17 @@ module Lantern
         end
       end
 
-      # The gap at the wide edge that is pointed at: on the stretch that has most of it, the nearest to a sixth of its
-      # way that no filler closes.
+      # The gap at the wide edge that is pointed at: of the widest that no filler closes the one farthest to the right,
+      # where a drawing has room to say it.
       # @param lying [Float] what a coil takes of an edge
       # @return [Array<Gap>]
       def gaps(lying)
-        stretch = @legs.flatten.select { _1.coils >= 1 }.max_by { _1.gap(lying).round(6) } or return []
-        coils = (stretch.before.ceil...(stretch.before + stretch.coils).floor).to_a
-        free = coils - stretch.filled
-        after = free.min_by { |coil| (coil - stretch.before - stretch.coils / 6.0).abs } || coils.first || 0
-        across = stretch.outward ? half : -half
-        from, to = [0, 1].map { beside(stretch.along(after + _1 + lag(stretch), :wide), across) }
-        [Gap.new(from:, to:, width: stretch.gap(lying))]
+        gaping = @legs.flatten.select { _1.coils >= 1 }
+        widest = gaping.map { _1.gap(lying) }.max or return []
+        places = gaping.select { _1.gap(lying) > widest - 1e-3 }.flat_map { |each| free(each).map { [each, _1] } }
+        ends = places.map { |stretch, after| [0, 1].map { beside(wide_place(stretch, after + _1), side(stretch)) } }
+        from, to = ends.max_by { |(x, _), (to_x, _)| (x + to_x).round(6) }
+        from ? [Gap.new(from:, to:, width: widest)] : []
       end
 
       private
@@ -120,14 +119,21 @@ module Lantern
 
       def outside = 0.5 + @over / 2
 
+      # The coils of a stretch that no filler comes after.
+      def free(stretch) = (stretch.before.ceil...(stretch.before + stretch.coils).floor).to_a - stretch.filled
+
+      def wide_place(stretch, coil) = stretch.along(coil + lag(stretch), :wide)
+
+      # How far from the middle the wide edge lies.
+      def side(stretch) = stretch.outward ? half : -half
+
       # Where it crosses the wide edge.
       def lag(stretch) = stretch.outward ? outside : inside
 
       def filler(stretch, after)
         edge = stretch.filler(after, lag(stretch))
         middle = edge + FILLED * (stretch.along(after + 1.0, :crowded) - edge)
-        side = stretch.outward ? half : -half
-        [beside(middle, (1 - 2 * FILLED) * side), beside(edge, side)]
+        [beside(middle, (1 - 2 * FILLED) * side(stretch)), beside(edge, side(stretch))]
       end
 
       def seats
@@ -140,9 +146,12 @@ module Lantern
           near, far = stretch.outward ? %i[crowded wide] : %i[wide crowded]
           Seat.new(inner: beside(stretch.along(i + inside, near), -half),
             outer: beside(stretch.along(i + outside, far), half),
-            next: beside(stretch.along(i + 1 + inside, near), -half))
+            next: beside(within(stretch, stretch.along(i + 1 + inside, near)), -half))
         end
       end
+
+      # On a form that has ends the last coil goes on to nowhere.
+      def within(stretch, along) = @form.closed? ? along : [along, stretch.runs.last.to - 1e-6].min
 
       def over_corner(fan, count) = (0...count).map { |i|
         far, further = [0.5, 1.5].map { fan.at([(i + _1) / count, 1.0].min) }

@@ -75,7 +75,7 @@ export function Covered({ drawing, materials, side, pointed, small }: Props) {
 }
 
 function FormLines({ form, coat }: { form: Drawing["form"]; coat?: string }) {
-  const thin = form.base === "wire" ? form.rail_width : form.face * 0.04
+  const thin = form.base === "wire" ? (form.bands[0]?.rail_width ?? 0) : form.face * 0.04
   return (
     <>
       <g fill="none" stroke="var(--wire)" strokeLinecap="round">
@@ -101,29 +101,31 @@ function FormLines({ form, coat }: { form: Drawing["form"]; coat?: string }) {
             />
           ))}
       </g>
-      <BandLines form={form} coat={coat} />
+      {form.bands.map((band, index) => (
+        <BandLines key={index} band={band} coat={coat} />
+      ))}
     </>
   )
 }
 
 /** The form itself, in the colour of its coat when it has one. */
-function BandLines({ form, coat }: { form: Drawing["form"]; coat?: string }) {
-  if (form.base === "wire") {
+function BandLines({ band, coat }: { band: Drawing["form"]["bands"][number]; coat?: string }) {
+  if (band.base === "wire") {
     return (
-      <g fill="none" stroke={coat ?? "var(--wire)"} strokeWidth={form.rail_width} strokeLinecap="round">
-        {form.crossbars.map((bar, index) => (
-          <path key={index} strokeWidth={form.rail_width * 0.8} d={`M${bar[0]} ${bar[1]} L${bar[2]} ${bar[3]}`} />
+      <g fill="none" stroke={coat ?? "var(--wire)"} strokeWidth={band.rail_width} strokeLinecap="round">
+        {band.crossbars.map((bar, index) => (
+          <path key={index} strokeWidth={band.rail_width * 0.8} d={`M${bar[0]} ${bar[1]} L${bar[2]} ${bar[3]}`} />
         ))}
-        {form.rails.map((rail, index) => (
+        {band.rails.map((rail, index) => (
           <path key={index} d={rail} />
         ))}
       </g>
     )
   }
   return (
-    <g fill="none" strokeLinejoin="round">
-      <path d={form.middle} stroke="var(--wire)" strokeWidth={form.face} />
-      <path d={form.middle} stroke={coat ?? "var(--core)"} strokeWidth={form.face * 0.97} />
+    <g fill="none" strokeLinejoin={band.pointed ? "miter" : "round"}>
+      <path d={band.middle} stroke="var(--wire)" strokeWidth={band.face} />
+      <path d={band.middle} stroke={coat ?? "var(--core)"} strokeWidth={band.face * 0.97} />
     </g>
   )
 }

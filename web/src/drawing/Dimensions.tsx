@@ -193,6 +193,9 @@ export function Gaps({ drawing, letter, mirrored }: Props) {
           y={ly}
           textAnchor={ux >= 0 ? "start" : "end"}
           fill="var(--color-error)"
+          stroke="var(--color-base-200)"
+          strokeWidth={letter * 0.28}
+          paintOrder="stroke"
           fontWeight={700}
         >
           {fractionGlyphs(says)}
