@@ -36,9 +36,9 @@ module Lantern
 
       def gaps(layers, bare, units, scale)
         text = ->(inches) { Measure::Length.text(inches, units:) }
-        layers.flat_map(&:gaps).map { _1.to_h(scale).merge("says" => "gap #{text.call(_1.width)}") } + bare.map { |place|
-          Lantern::Place::Gap.new(from: place.at, to: place.at, width: place.wide).to_h(scale)
-            .merge("says" => "bare #{text.call(place.wide)}")
+        shown = bare.map { Lantern::Place::Gap.new(from: _1.at, to: _1.at, width: _1.wide) }
+        {"gap" => layers.flat_map(&:gaps), "bare" => shown}.flat_map { |word, list|
+          list.map { _1.to_h(scale).merge("says" => "#{word} #{text.call(_1.width)}") }
         }
       end
 

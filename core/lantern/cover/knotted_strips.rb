@@ -130,7 +130,7 @@ module Lantern
       end
 
       def findings
-        [*guessed, *shrinks, *loose]
+        [*guessed, *shrinks, *loose, *short_tails]
       end
 
       def steps
@@ -139,7 +139,8 @@ module Lantern
           minutes: tied * (sheer? ? 0.14 : 0.4), pattern: [["in this section", per_section]], rounds: "section")]
       end
 
-      def closes = form.areas
+      # Round one rail they do not mean to close the band.
+      def closes = rail ? nil : form.areas
 
       def lies
         [Place::Knots.tied(form, id:, materials:, order: colours, rail:, tail: tail.to_f, width: width.to_f, bundle:)]
@@ -196,6 +197,15 @@ module Lantern
         return if measured_take_up && (measured_pitch || packed_pitch || said?(:per_section))
         finding(:note, "guess", "The knot’s take-up and how closely knots pack are guesses. Tie five, measure, and " \
           "fill in the test piece before you cut them all.")
+      end
+
+      # A double knot needs as much to pull on (from memory).
+      LEAST_TAIL = Rational(3, 2)
+
+      def short_tails
+        return if tail >= LEAST_TAIL
+        finding(:warn, "short_tails", "Tails of #{text(tail)} cannot be held while the knot is tied: cut them longer " \
+          "and trim afterwards.", try: {"tail" => "1 1/2 in"})
       end
 
       def shrinks

@@ -96,7 +96,7 @@ module Lantern
         ]
       end
 
-      def findings = [*coil_findings, *form_shows, *no_ribbon, *closes_better]
+      def findings = [*coil_findings, *form_shows, *no_ribbon, *wide_ribbon, *closes_better]
 
       # The ribbon is laid in while the cord is coiled.
       def steps
@@ -137,6 +137,12 @@ module Lantern
         return if laid_in
         finding(:warn, "no_ribbon", "No ribbon is chosen yet: this is only the rope, with room for " \
           "#{text(ribbon_length)} of ribbon.", at: "ribbon")
+      end
+
+      def wide_ribbon
+        return unless laid_in && laid_in.width > form.face
+        finding(:warn, "wide_ribbon", "#{laid_in.name} is #{text(laid_in.width)} wide, wider than the face it is " \
+          "laid on, #{text(form.face)}: it hangs over both edges. A narrower one lies flat.", at: "ribbon")
       end
 
       # Another pattern that the coils which fit come closer to closing with.

@@ -90,6 +90,7 @@ module Lantern
 
       def findings
         size = parts.filter_map { _1[:length] }.max&./(3)
+        return [crowding(size)] if size && pitch < size * CROWDED
         return [] unless size && size < pitch * 0.6
         [finding(:note, "far_apart", "At #{text(pitch)} apart the form shows between them: " \
           "#{(form.run / size).floor} would touch.", try: {"count" => (form.run / size).floor.clamp(1, 500)})]
@@ -112,7 +113,18 @@ module Lantern
         end
       end
 
+      # Bows and curls give: less than this share of their own size apart they no longer do (from memory).
+      CROWDED = 0.3
+
       private
+
+      def crowding(size)
+        room = (form.run / (size * CROWDED)).floor.clamp(1, nil)
+        finding(:warn, "overlap", "#{Place::Unit.fetch(:pieces).says(count)} about #{text(size)} across stand " \
+          "#{text(pitch)} apart and overlap by #{text(size - pitch)}: no more than #{room} find room, " \
+          "smaller ones more.",
+          try: {"count" => room})
+      end
 
       def how_many
         return "#{bare(form.run)} ÷ #{bare(spacing)}, rounded down" if spacing

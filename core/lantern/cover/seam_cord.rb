@@ -40,7 +40,13 @@ module Lantern
             text(length))]
       end
 
-      def findings = []
+      # Beside one another, rounds are a covering of their own.
+      def findings
+        room = [(form.section.depth / thick).floor, 2].max
+        return [] if rounds <= room
+        [finding(:warn, "many_rounds", "#{Place::Unit.fetch(:rounds).says(rounds)} reach #{text(rounds * thick)} " \
+          "past the seam; #{Place::Unit.fetch(:rounds).says(room)} hide it.", try: {"rounds" => room})]
+      end
 
       def steps = [step("seam", "Lay the cord along the seam",
         "A short run of glue at a time; the ends meet behind, at the bottom.", count: rounds, unit: :rounds,

@@ -143,7 +143,8 @@ module Lantern
       end
 
       def findings
-        [*(test_piece_finding if test_piece), *thin_lap, *bulky_inside, *too_wide, *sheer_over_form, *twisting]
+        [*(test_piece_finding if test_piece), *thin_lap, *bulky_inside, *too_wide, *short_lengths, *sheer_over_form,
+          *twisting]
       end
 
       def steps
@@ -251,7 +252,7 @@ module Lantern
       def bulky_inside
         share = lap_crowded / lying
         return if share <= CROWDED_SHARE
-        finding(:warn, "bulky_inside", "At the inside edge each turn lies #{(share * 100).round} hundredths over the " \
+        finding(:warn, "bulky_inside", "At the inside edge each turn lies #{(share * 100).round} % over the " \
           "last: bulky, and it pinches. A narrower strip, or strips cut on the bias, lie better.", at: "inside")
       end
 
@@ -262,6 +263,13 @@ module Lantern
         return if lying <= limit || limit <= 0
         finding(:note, "puckers", "#{text(lying)} is wide for this form: past #{why}, #{text(limit)}, a strip " \
           "puckers on the inside.", at: "inside")
+      end
+
+      # A strip that does not go once round is all joins.
+      def short_lengths
+        return unless cut_strips? && pieces != :short && cut_length < form.girth + JOIN
+        finding(:warn, "short_strips", "Strips of #{text(cut_length)} do not go once round the band, " \
+          "#{text(form.girth)}: every turn has a join. Cut them longer, or from another material.", at: "strip_length")
       end
 
       def sheer_over_form

@@ -12,6 +12,8 @@ module Lantern
       UNSEEN = 1 / 16.0
       # More bare places than this are told together.
       MANY = 9
+      # What hides less of a form than this does not cover it, even where nobody looks for bare places (from memory).
+      LEAST = 0.4
 
       # A place where the form shows: how wide, in the middle of what, and where that is said to be.
       Place = Value.define(:wide, :at, :where, :corner) do
@@ -42,6 +44,7 @@ module Lantern
 
       # @return [Plan::Finding, nil] what a maker would see bare, the widest place first, and the change that mends it
       def finding(units)
+        return hardly_covered if closes? && @layer.accepts.nil? && share < LEAST
         widest = places.first or return
         mend, change = @layer.mend(widest.corner)
         others = places.size - 1
@@ -57,6 +60,12 @@ module Lantern
       end
 
       private
+
+      # What bunches or stands out need not lie over everything; but no maker calls so little done.
+      def hardly_covered
+        Plan::Finding.new(level: :warn, code: "bare", at: "outside",
+          says: "Only #{(share * 100).round} % of the form is hidden: more of them, or closer together, cover it.")
+      end
 
       def closes? = !@layer.closes.nil?
 

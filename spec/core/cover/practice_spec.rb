@@ -45,6 +45,13 @@ RSpec.describe "Coverings, against what makers know" do
     expect(2 * (worked["layers"][0]["figures"]["gap_wide"] + 0.3125) - 0.3125).to be_within(0.25).of(1)
   end
 
+  it "lays rows round both sides of the upper 6 in of a 9 x 14 in lens with just over two packages of 9 1/2 ft" do
+    lens = {"base" => "wire", "shape" => "lens", "width" => 9, "height" => 14, "face" => 1.5}
+    cord = rope(diameter: 0.3125, offers: [{"length" => "9 1/2 ft", "price" => "3.00"}])
+    rows = worked(form: lens, materials: [cord], layers: [layer("rope_rows", "rope", start: 0, stop: 6)])
+    expect(rows["figures"]["length"] / 114).to be_between(2.0, 2.3)
+  end
+
   it "ends a weave sooner where the cord is hard" do
     passes = ->(**more) { worked(materials: [rope], layers: [layer("weave", "rope", **more)])["figures"]["passes"] }
     expect(passes.call).to eq 2 * (8 * Math::PI / 0.3125).floor
