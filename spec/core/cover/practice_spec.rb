@@ -48,7 +48,8 @@ RSpec.describe "Coverings, against what makers know" do
   it "lays rows round both sides of the upper 6 in of a 9 x 14 in lens with just over two packages of 9 1/2 ft" do
     lens = {"base" => "wire", "shape" => "lens", "width" => 9, "height" => 14, "face" => 1.5}
     cord = rope(diameter: 0.3125, offers: [{"length" => "9 1/2 ft", "price" => "3.00"}])
-    rows = worked(form: lens, materials: [cord], layers: [layer("rope_rows", "rope", start: 0, stop: 6)])
+    rows = worked(form: lens, materials: [cord],
+      layers: [layer("rope_rows", "rope", start: 0, stop: 6, round_back: true)])
     expect(rows["figures"]["length"] / 114).to be_between(2.0, 2.3)
   end
 
