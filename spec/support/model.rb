@@ -87,9 +87,17 @@ class Model
     end
   end
 
+  # Not quite evenly, lest they keep step with the coils.
   def spread(points, every)
     far = 0.0
-    points.each_cons(2).filter_map { |a, b| ((far += away(a, b)) >= every && (far -= every)) ? b : nil }
+    number = 0
+    points.each_cons(2).filter_map do |a, b|
+      far += away(a, b)
+      next if far < every * (0.5 + (number * 0.618) % 1)
+      far = 0.0
+      number += 1
+      b
+    end
   end
 
   def within?(corners, x, y)
