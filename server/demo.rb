@@ -41,14 +41,16 @@ module Server
     # Loads the demo into an empty store, once; what was deleted since stays deleted.
     def load(store)
       store.once("demo") do
-        plans = Dir[File.join(PLANS, "*.json")].map { JSON.parse(File.read(_1)) }.sort_by { _1["name"][/\d+/].to_i }
+        plans = Dir[File.join(PLANS, "*.json")].sort.map { JSON.parse(File.read(_1)) }
+        doors, others = plans.partition { _1["name"].match?(/\ADoor \d/) }
+        plans = doors.sort_by { _1["name"][/\d+/].to_i } + others
         plans.flat_map { |plan| plan["materials"].map { [_1, plan["units"]] } }.uniq { |material, _| material["id"] }
           .each { |material, units| store.materials.add(material, units) }
         wreaths = plans.map { store.wreaths.add(_1) }
         walk = store.occasions.add("Lantern walk", "in",
           {"day" => walk_day, "budget" => "190.00", "evenings" => %w[monday tuesday thursday sunday], "hours" => 2.5,
            "drying" => 1, "delivery" => 2})
-        store.occasions.gather(walk["id"], wreaths.map { _1["id"] })
+        store.occasions.gather(walk["id"], wreaths.first(doors.size).map { _1["id"] })
         makes(store, wreaths)
       end
     end

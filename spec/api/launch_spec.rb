@@ -81,7 +81,7 @@ RSpec.describe "The application as a process" do
     run = ->(*words) { Open3.capture2e({"VAR" => var}, "bin/lantern", *words) }
     expect(run.call("backup", file)[1]).to be_success
     add(application, "Gone again")
-    expect(run.call("restore", file)[0]).to match(/\ARestored: 24 wreaths.*before-restore-/)
+    expect(run.call("restore", file)[0]).to match(/\ARestored: 27 wreaths.*before-restore-/)
     expect(names(application)).not_to include("Gone again")
     application.close
     expect(run.call("restore", file)[1]).to be_success

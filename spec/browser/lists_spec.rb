@@ -6,18 +6,18 @@ RSpec.describe "The lists", :browser, :store do
   it "shows every wreath drawn, with what there is to pay" do
     load_demo
     visit "/"
-    expect(page).to have_css("h2", count: 24)
-    expect(page).to have_css("li svg[role=img]", count: 24, visible: :all)
+    expect(page).to have_css("h2", count: 27)
+    expect(page).to have_css("li svg[role=img]", count: 27, visible: :all)
     expect(page).to have_css("li", text: /Door 7, rope ring.*10\.50 to pay/m)
     expect(page).to have_css("li", text: /Door 18, rust stripes.*The stash is enough/m)
     expect(page).to be_axe_clean
     click_on "Delete Door 3, marigold wrap"
-    expect(page).to have_css("h2", count: 23)
+    expect(page).to have_css("h2", count: 26)
     find("summary", text: "Deleted: one wreath").click
     expect(page).to have_text("gone for good in 30 days")
     expect(page).to be_axe_clean
     click_on "Bring back Door 3, marigold wrap"
-    expect(page).to have_css("h2", count: 24)
+    expect(page).to have_css("h2", count: 27)
     expect(page).to have_no_css("summary", text: "Deleted")
   end
 
@@ -30,7 +30,7 @@ RSpec.describe "The lists", :browser, :store do
     expect(page).to have_css("li", text: /Tarred hemp cord.*Name is missing/m)
     visit "/"
     expect(page).to have_css("li", text: /Door 3, marigold wrap.*cannot be read any more/m)
-    expect(page).to have_css("h2", count: 24)
+    expect(page).to have_css("h2", count: 27)
   end
 
   it "brings back a backup, and keeps what was there before" do
@@ -38,15 +38,15 @@ RSpec.describe "The lists", :browser, :store do
     RealStore.store.backups.make("daily")
     visit "/"
     click_on "Delete Door 3, marigold wrap"
-    expect(page).to have_css("h2", count: 23)
+    expect(page).to have_css("h2", count: 26)
     find("summary", text: "Everything as one file").click
     expect(page).to have_text("The last daily backup is less than an hour old")
     first("button", text: "Bring back", exact_text: true).click
     expect(page).to have_text("What is here now is replaced, and kept as a backup.")
     expect(page).to be_axe_clean
     click_on "Bring it back"
-    expect(page).to have_css("[role=status]", text: /Restored: 24 wreaths/)
-    expect(page).to have_css("h2", count: 24)
+    expect(page).to have_css("[role=status]", text: /Restored: 27 wreaths/)
+    expect(page).to have_css("h2", count: 27)
     expect(page).to have_css("li", text: "As it was before a restore")
   end
 
@@ -116,7 +116,7 @@ RSpec.describe "The lists", :browser, :store do
     RealStore.store.wreaths.add(plan(name: "Door 40, too wide", form: {"inside" => 20}))
     page.driver.clear_network_traffic
     visit "/"
-    expect(page).to have_css("li svg[role=img]", count: 24, visible: :all)
+    expect(page).to have_css("li svg[role=img]", count: 27, visible: :all)
     expect(page).to have_css("li", text: /Door 40, too wide.*The opening \(20 in\) must be smaller/m)
     open_wreath("marigold", "trim")
     open_wreath("marigold", "form")
@@ -146,7 +146,7 @@ RSpec.describe "The lists", :browser, :store do
     day = paper.call
     select "Evening", from: "Look"
     expect(paper.call).not_to eq day
-    expect(page).to have_css("li svg[role=img]", count: 24, visible: :all)
+    expect(page).to have_css("li svg[role=img]", count: 27, visible: :all)
     expect(page).to be_axe_clean(["color-contrast"])
     page.refresh
     expect(page).to have_select("Look", selected: "Evening")

@@ -123,7 +123,7 @@ function Control({
   }
   const shown =
     draft ?? (problem === undefined ? understood : undefined) ?? (value === undefined ? "" : String(value))
-  const kept = typeof value === "number" || ["count", "number", "area"].includes(field.kind)
+  const kept = typeof value === "number" || ["count", "number", "area", "stop"].includes(field.kind)
   return (
     <input
       id={id}
@@ -155,7 +155,7 @@ function Control({
 function written(text: string, field: Field, numeric: boolean): unknown {
   const trimmed = text.trim()
   if (trimmed === "") return undefined
-  if (["length", "count", "number", "area"].includes(field.kind) && numeric && /^\d+(\.\d+)?$/.test(trimmed))
+  if (["length", "count", "number", "area", "stop"].includes(field.kind) && numeric && /^\d+(\.\d+)?$/.test(trimmed))
     return Number(trimmed)
   return field.kind === "length" && /^\d+(\.\d+)?$/.test(trimmed) ? Number(trimmed) : text
 }
