@@ -8,9 +8,8 @@ module Lantern
       # @param plan [Plan::Document]
       # @param form [Form::Band]
       # @param layers [Array<Layer>]
-      # @param bare [Array<Covered::Place>] places to point at besides the layers' own gaps
       # @return [Hash] ready for JSON
-      def work(plan, form, layers, bare: [])
+      def work(plan, form, layers)
         scale = Scale.new(plan.units)
         lies = layers.flat_map { |layer| layer.lies.map { |lie| raised(lie, layer.form, form) } }
         {
@@ -19,7 +18,7 @@ module Lantern
           "form" => Outline.form(form, scale),
           "section" => Outline.section(form, lies, scale),
           "layers" => lies.map { _1.to_h(scale) },
-          "gaps" => gaps(layers, bare, plan.units, scale),
+          "gaps" => gaps("gap", layers.flat_map(&:gaps), plan.units),
           "dimensions" => form.dimensions.map { dimension(_1, plan, scale) }
         }
       end
@@ -32,14 +31,17 @@ module Lantern
         [edges[0].min, edges[1].min, edges[2].max, edges[3].max].map { scale.number(_1) }
       end
 
+      # @param places [Array<Covered::Place>]
+      # @return [Array<Hash>] the same as a drawing points at gaps
+      def bare(places, units)
+        gaps("bare", places.map { Lantern::Place::Gap.new(from: _1.at, to: _1.at, width: _1.wide) }, units)
+      end
+
       private
 
-      def gaps(layers, bare, units, scale)
-        text = ->(inches) { Measure::Length.text(inches, units:) }
-        shown = bare.map { Lantern::Place::Gap.new(from: _1.at, to: _1.at, width: _1.wide) }
-        {"gap" => layers.flat_map(&:gaps), "bare" => shown}.flat_map { |word, list|
-          list.map { _1.to_h(scale).merge("says" => "#{word} #{text.call(_1.width)}") }
-        }
+      def gaps(word, gaps, units)
+        scale = Scale.new(units)
+        gaps.map { _1.to_h(scale).merge("says" => "#{word} #{Measure::Length.text(_1.width, units:)}") }
       end
 
       # What lies on top of another layer begins farther out than the bare form.

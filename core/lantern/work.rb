@@ -103,9 +103,11 @@ module Lantern
     def to_buy = Cost::Bill.of(@plan, stock).to_buy
 
     # @return [Hash] where everything lies, to scale, in the plan's units
-    def drawing
-      @drawing ||= Draw.work(@plan, form, layers, bare: layers.flat_map { covered(_1).places.first(SHOWN) })
-    end
+    def drawing = @drawing ||= Draw.work(@plan, form, layers)
+
+    # The places that are bare, the widest of each layer.
+    # @return [Array<Draw::Covered::Place>]
+    def bare_places = layers.flat_map { covered(_1).places.first(SHOWN) }
 
     # How a layer covers what it means to close, looked at once.
     # @param layer [Layer]

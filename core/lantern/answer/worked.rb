@@ -25,11 +25,17 @@ module Lantern
           "cut_sheet" => stockpiles.reject(&:counted?).flat_map(&:cut_sheet),
           "steps" => course.steps.map(&:to_h), "minutes" => course.minutes.round,
           "cautions" => course.cautions.map(&:to_h), "supplies" => course.supplies.to_h,
-          "findings" => course.findings.map(&:to_h), "drawing" => @work.drawing
+          "findings" => course.findings.map(&:to_h), "drawing" => drawing
         }
       end
 
       private
+
+      # With the places that are bare pointed at.
+      def drawing
+        bare = Draw.bare(@work.bare_places, @plan.units)
+        @work.drawing.merge("gaps" => @work.drawing["gaps"] + bare)
+      end
 
       def course = @work.course
 

@@ -71,17 +71,26 @@ module Lantern
 
       def whole
         @whole ||= @layer.closes.map { |area|
-          Rows.of_outlines(area.filled, step).less(Rows.of_outlines(area.open, step))
+          Rows.of_outlines(area.filled, grid).less(Rows.of_outlines(area.open, grid))
         }.reduce(:and)
       end
 
-      def bare = @bare ||= whole.less(Rows.of_patches(@layer.lies.flat_map { _1.covers(:front) }, step))
+      def bare = @bare ||= whole.less(Rows.of_patches(@layer.lies.flat_map { _1.covers(:front) }, grid))
 
       def step
         @step ||= [@layer.lies.map(&:width).min.to_f / STEPS, height / MOST_ROWS].max
       end
 
-      def height = @layer.closes.flat_map(&:filled).flatten(1).map(&:last).minmax.then { _2 - _1 }
+      def grid = @grid ||= Rows::Grid.over(box, step)
+
+      def height = box[3] - box[1]
+
+      def box
+        @box ||= begin
+          xs, ys = @layer.closes.flat_map(&:filled).flatten(1).transpose
+          [xs.min, ys.min, xs.max, ys.max]
+        end
+      end
 
       # From the moments of its stretches: how far it reaches across its longer way.
       def place(stretches)

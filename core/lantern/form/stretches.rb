@@ -41,13 +41,15 @@ module Lantern
 
       # Over a corner: the point that turns pivot about, the wide edge they fan over as points along it, how long
       # that is, and how far it lies from the pivot on the average. `outward` when the wide edge is the outside.
-      Fan = Value.define(:pivot, :edge, :length, :reach, :outward, :along) do
-        # How far the edge lies from the pivot is looked at in the middle of so many even stretches of it.
+      Fan = Value.define(:pivot, :edge, :steps, :length, :outward, :along) do
         def self.spread(pivot:, edge:, outward:, along:)
           steps = edge.each_cons(2).map { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
-          fan = new(pivot:, edge:, length: steps.sum, reach: nil, outward:, along:)
-          far = (0...LOOKS).map { |i| fan.at((i + 0.5) / LOOKS).then { |x, y| Math.hypot(x - pivot[0], y - pivot[1]) } }
-          fan.with(reach: far.sum / LOOKS)
+          new(pivot:, edge:, steps:, length: steps.sum, outward:, along:)
+        end
+
+        # How far the edge lies from the pivot on the average: looked at in the middle of so many even stretches of it.
+        def reach
+          (0...LOOKS).sum { |i| at((i + 0.5) / LOOKS).then { |x, y| Math.hypot(x - pivot[0], y - pivot[1]) } } / LOOKS
         end
 
         # A turn so much of the way over the corner.
@@ -59,8 +61,7 @@ module Lantern
 
         # @return [(Float, Float)] the point so much of the way along the edge
         def at(share)
-          steps = edge.each_cons(2).map { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
-          left = share * steps.sum
+          left = share * length
           edge.each_cons(2).zip(steps) do |(a, b), step|
             return [a[0] + (b[0] - a[0]) * left / step, a[1] + (b[1] - a[1]) * left / step] if left <= step && step > 0
             left -= step
@@ -124,7 +125,7 @@ module Lantern
           part.span(share)
         end
 
-        def parts = @parts ||= legs.zip(after).flat_map { |leg, fan| [*leg.runs, *fan] }
+        def parts = @parts ||= legs.zip(after).flat_map { |leg, fan| fan ? [*leg.runs, fan] : leg.runs }
 
         def knots
           @knots ||= parts.reduce([0.0]) { |all, part| all << all.last + (part.is_a?(Fan) ? part.length : part.wide) }
@@ -194,8 +195,12 @@ module Lantern
 
       # Where both edges of a piece are there.
       def common(index)
-        from = @kept.each_value.map { _1[index].first }.max
-        [from, [@kept.each_value.map { _1[index].last }.min, from].max]
+        @common ||= @kept[1].zip(@kept[-1]).map { |(a, b), (c, d)|
+          from = (a > c) ? a : c
+          to = (b < d) ? b : d
+          [from, (to > from) ? to : from]
+        }
+        @common[index]
       end
 
       def leg(indices)
@@ -220,7 +225,8 @@ module Lantern
 
       # Points of an edge from one place of a piece to another.
       def beside(piece, from, to, side)
-        steps = piece.curvature.zero? ? 1 : BENT_STEPS
+        return [piece.beside(from, side * @half), piece.beside(to, side * @half)] if piece.curvature.zero?
+        steps = BENT_STEPS
         (0..steps).map { piece.beside(from + (to - from) * _1 / steps, side * @half) }
       end
 
