@@ -17,7 +17,7 @@ module Server
     # @param within [Hash{Symbol=>Numeric}] other times than {WITHIN}, in seconds
     def initialize(aside = nil, within: {})
       @aside, @within = aside, WITHIN.merge(within)
-      @within.default = WITHIN.default
+      @within.default = within.default || WITHIN.default
     end
 
     # @param errand [Symbol] one of {Aside::Errands}

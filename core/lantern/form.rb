@@ -29,14 +29,20 @@ module Lantern
         check_edges(shape, face, units)
         section = Base.section(sizes, face, units:)
         measured = shape.measured
-        Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:,
+        band = Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:,
           sections: sizes[:sections] || 1,
-          dimensions: shape.dimensions, parts: shape.parts, members: shape.members, preparing: shape.preparing,
-          ties: sizes[:ties], findings: [*Strings.findings(sizes, measured, section, units, face),
+          dimensions: shape.dimensions, parts: shape.parts, members: shape.members, preparing: preparing(shape, sizes),
+          joints: shape.joints, ties: sizes[:ties], findings: [*Strings.findings(sizes, measured, section, units, face),
             *Corners.findings(shape.path, face, units), *shape.findings])
+        before = sizes[:before]
+        before&.covered? ? band.grown(before.thickness.to_f) : band
       end
 
       private
+
+      def preparing(shape, sizes)
+        [*shape.preparing, *("Strip the old covering off, and put what is still good aside." if sizes[:before]&.strip?)]
+      end
 
       # How much of an edge may be cut off where it would cross itself, as a share (from memory).
       LOOPED = 0.1

@@ -114,6 +114,9 @@ module Lantern
     # @return [Integer] cable ties that no material of the plan is said for
     def ties_used = 0
 
+    # @return [Integer] pieces of wire to bind with that no material of the plan is said for
+    def wires_used = 0
+
     # @return [Array<Place::Lie>] where the strips lie
     def lies = []
 

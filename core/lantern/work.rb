@@ -72,7 +72,8 @@ module Lantern
     # @return [Array<Cut::Demand::Asked>]
     def asked
       @asked ||= begin
-        needs = layers.flat_map { |layer| layer.required.map { [layer.id, _1] } } + supplies.needs.map { ["bench", _1] }
+        needs = [*the_form, *layers.flat_map { |layer| layer.required.map { [layer.id, _1] } },
+          *supplies.needs.map { ["bench", _1] }]
         needs = needs.map { |id, need| [id, need.share(@share)] } unless @share == 1
         needs.reject { _2.total.zero? }
           .map { |layer, need| Cut::Demand::Asked.new(layer:, need:, times: @plan.quantity) }
@@ -80,7 +81,7 @@ module Lantern
     end
 
     # @return [Bench::Supplies]
-    def supplies = @supplies ||= Bench::Supplies.new(@plan, layers)
+    def supplies = @supplies ||= Bench::Supplies.new(@plan, form, layers)
 
     # @return [Array<Cut::Cutting>] one for each material of the plan, in its order
     def stock
@@ -144,6 +145,12 @@ module Lantern
       on = ->(form) { said.kind.new(plan: @plan, said:, form:) }
       return on.call(band) unless way.whole && said.options.key?(:part) && band.differs?
       Layer::OnEveryPart.new(band.members.map(&on))
+    end
+
+    # The form itself, where the plan says which of the stash or the shop it is.
+    def the_form
+      id = @plan.form.sizes[:material] or return []
+      [["form", Place::Need.items(material: id, what: :forms, count: 1)]]
     end
 
     # The stem is part of the form: what closes the band and leaves it bare says so, once, and offers to cover it.

@@ -14,6 +14,7 @@ module Lantern
           "materials" => Plan::Kind.declare, "stages" => Stage.declare,
           "moves" => Place::Move::ALL.map(&:declare),
           "money" => Plan::Terms.field.fields.map(&:declare),
+          "steps" => Plan::OwnStep.field.declare,
           "cutting" => Plan::Document.cutting_fields.map(&:declare)
         }
       end

@@ -17,14 +17,15 @@ module Lantern
           "format" => "crisp-lantern/worked-plan", "version" => Plan::Document::VERSION,
           "name" => @plan.name, "units" => @plan.units, "quantity" => @plan.quantity, "sureness" => @plan.sureness,
           "lengths" => @plan.lengths.transform_values { Measure::Length.exact_text(_1, units: @plan.units) },
-          "form" => Measured.new(@work.form, @plan.units).to_h,
+          "form" => Measured.new(@work.form, @plan.units).to_h.merge(form_cost),
           "layers" => @work.layers.map { layer(_1) },
           "materials" => stockpiles.map(&:to_h),
           "cost" => @work.bill.to_h, "cost_working" => @work.bill.working.map(&:to_h),
           "tape" => Tape.new(@work).figures, "stages" => stages,
           "cut_sheet" => stockpiles.reject(&:counted?).flat_map(&:cut_sheet),
           "steps" => course.steps.map(&:to_h), "minutes" => course.minutes.round,
-          "cautions" => course.cautions.map(&:to_h), "supplies" => course.supplies.to_h,
+          "cautions" => course.cautions.map(&:to_h), "tools" => course.tools,
+          "fixings" => course.supplies.fixings.map(&:to_h), "supplies" => course.supplies.to_h,
           "findings" => course.findings.map(&:to_h), "drawing" => drawing
         }
       end
@@ -35,6 +36,12 @@ module Lantern
       def drawing
         bare = Draw.bare(@work.bare_places, @plan.units)
         @work.drawing.merge("gaps" => @work.drawing["gaps"] + bare)
+      end
+
+      # What one form costs, where the plan says which it is.
+      def form_cost
+        entry = @work.bill.entries.find { _1.material.id == @plan.form.sizes[:material] }
+        entry ? {"cost" => Measure::Money.text(entry.used / @plan.quantity)} : {}
       end
 
       def course = @work.course

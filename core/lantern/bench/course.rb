@@ -32,10 +32,14 @@ module Lantern
 
       # @return [Array<Place::Step>]
       def steps
-        @steps ||= [prepare, *cutting, *of_layers, look].map do |step|
+        @steps ||= with_own([prepare, *cutting, *of_layers, look]).map do |step|
           step.with(cautions: step.cautions.select { _1.on?(@form.base) })
         end
       end
+
+      # What it takes besides the material, in the order in which it is first taken up.
+      # @return [Array<String>]
+      def tools = steps.flat_map { |step| step.move.tools + step.cautions.flat_map(&:tools) }.uniq
 
       # @return [Numeric] for all wreaths of the plan: pieces are cut once for all of them
       def minutes = @minutes ||= steps.sum { (_1.id == "cut") ? _1.minutes : _1.minutes * @plan.quantity }
@@ -52,6 +56,29 @@ module Lantern
       end
 
       private
+
+      # The maker's own steps, each behind the last step of what it comes after; behind the hangers where nothing is
+      # hung, before the look from a distance.
+      def with_own(steps)
+        @plan.steps.each_with_index.reduce(steps) do |all, (own, i)|
+          place = all.rindex { comes_before?(_1, own.after) } || ((own.after == "hang") ? all.size - 2 : 0)
+          all.dup.insert(place + 1, own_step(own, i))
+        end
+      end
+
+      def comes_before?(step, after)
+        return step.id == after || step.after == after if OwnStep::PLACES.include?(after) && after != "hang"
+        return true if step.after == after
+        layer = @layers.find { _1.id == step.layer } or return false
+        (after == "hang") ? layer.hangs? : layer.id == after
+      end
+
+      OwnStep = Plan::OwnStep
+
+      def own_step(own, number)
+        Place::Step.new(id: "own-#{number + 1}", title: own.title, says: own.says, minutes: own.minutes, move: :own,
+          after: own.after)
+      end
 
       def prepare
         says, move = READY.fetch(@form.base)

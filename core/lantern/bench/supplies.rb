@@ -11,10 +11,15 @@ module Lantern
       STICK_LENGTH = Rational(1000, 254)
 
       # @param plan [Plan::Document]
+      # @param form [Form::Band]
       # @param layers [Array<Layer>]
-      def initialize(plan, layers)
-        @plan, @layers = plan, layers
+      def initialize(plan, form, layers)
+        @plan, @form, @layers = plan, form, layers
       end
+
+      # What one wreath is held together with.
+      # @return [Array<Fixing>]
+      def fixings = @fixings ||= Fixing.all(@plan, @form, @layers)
 
       # Inches of bead, all wreaths.
       def bead = @layers.sum(&:glue) * @plan.quantity
@@ -25,17 +30,18 @@ module Lantern
 
       # Chenille stems, whole ones.
       # @return [Integer]
-      def stems = (@layers.sum(&:stems) * @plan.quantity - 1e-9).ceil
+      def stems = (used(:chenille) * @plan.quantity - 1e-9).ceil
 
       # @return [Integer]
-      def ties = @layers.sum(&:ties_used) * @plan.quantity
+      def ties = used(:cable) * @plan.quantity
 
       # What the steps of one wreath ask of the plan's own materials, by parts: what is left of a stick goes into
       # the next wreath.
       # @return [Array<Place::Need>]
       def needs
-        return [] unless glue && stick_parts.positive?
-        [Place::Need.items(material: glue.id, what: :glue_sticks, count: stick_parts)]
+        glued = glue && stick_parts.positive?
+        sticks = glued ? [Place::Need.items(material: glue.id, what: :glue_sticks, count: stick_parts)] : []
+        sticks + fixings.filter_map(&:need)
       end
 
       def to_h
@@ -46,6 +52,8 @@ module Lantern
       end
 
       private
+
+      def used(sort) = fixings.select { _1.sort == sort }.sum(&:count)
 
       def stick_parts = @layers.sum(&:glue) * BEAD**2 / (thickness**2 * STICK_LENGTH)
 

@@ -34,6 +34,8 @@ module Lantern
           Plan::Field::Length.new(:covers, label: "They cover")
         ]
 
+      option :knots, :choice, fine: true, default: :face, label: "Knots sit",
+        choices: {face: "On the face", outside: "Pulled to the outer edge"}
       runs_along
 
       figure :pieces, :count, "Strips to cut"
@@ -134,8 +136,9 @@ module Lantern
       end
 
       def steps
+        place = (knots == :outside) ? "and pull it to the outer edge" : "on the front, tails outward"
         [step("knot", "Knot the strips", "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double " \
-          "knot on the front, tails outward, and push them together.", count: tied, unit: :strips,
+          "knot #{place}, and push them together.", count: tied, unit: :strips,
           minutes: tied * (sheer? ? 0.14 : 0.4), pattern: [["in this section", per_section]], rounds: "section")]
       end
 
@@ -143,7 +146,8 @@ module Lantern
       def closes = rail ? nil : form.areas
 
       def lies
-        [Place::Knots.tied(form, id:, materials:, order: colours, rail:, tail: tail.to_f, width: width.to_f, bundle:)]
+        [Place::Knots.tied(form, id:, materials:, order: colours, rail:, tail: tail.to_f, width: width.to_f, bundle:,
+          outside: knots == :outside)]
       end
 
       # Which of the materials each tied strip is, in order round the form.

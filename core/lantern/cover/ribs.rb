@@ -13,6 +13,8 @@ module Lantern
       spread 0.03 # from memory
 
       option :count, :count, most: 24, label: "Ribs to cover", default_says: "all of them"
+      option :which, :list, most: 24, fine: true, label: "Which ribs", default_says: "from the middle outwards",
+        of: Plan::Field::Count.new(:rib, most: 24, label: "A rib")
       strips_from_cloth most: 60, default_says: "the ribbon’s own, or 1 in from cloth"
 
       figure :pieces, :count, "Strips to cut", from: :count
@@ -27,16 +29,26 @@ module Lantern
       def check
         super
         refuse("method", "This form has no ribs: a gourd and a star have.") if form.ribs.empty?
+        which.each_with_index do |number, i|
+          next if number <= form.ribs.size
+          refuse("which.#{i}", "This form has #{form.ribs.size} ribs; there is no rib #{number}.")
+        end
         refuse("count", "This form has #{form.ribs.size} ribs, not #{count}.") if count > form.ribs.size
       end
 
-      def count = super || form.ribs.size
+      def count = which.any? ? which.uniq.size : super || form.ribs.size
 
       def width = material.diameter || strip_width || material.width || Rational(1)
 
-      # The ribs that get a strip, from the middle outwards.
-      def covered = @covered ||= form.ribs.each_with_index.sort_by { |_, i| [(2 * i - form.ribs.size + 1).abs, i] }
-        .first(count).sort_by(&:last).map(&:first)
+      # The ribs that get a strip: those that are named, or from the middle outwards.
+      def covered
+        @covered ||= if which.any?
+          which.uniq.sort.map { form.ribs[_1 - 1] }
+        else
+          form.ribs.each_with_index.sort_by { |_, i| [(2 * i - form.ribs.size + 1).abs, i] }
+            .first(count).sort_by(&:last).map(&:first)
+        end
+      end
 
       def lengths = covered.map { up_to_mark(_1.length + 2 * TUCK) }
 

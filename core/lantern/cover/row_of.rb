@@ -14,6 +14,11 @@ module Lantern
 
       option :count, :count, most: 500, label: "How many", default_says: "twelve, or as many as the spacing fits"
       option :spacing, :length, most: 240, label: "From one to the next"
+      option :per_section, :count, most: 60, fine: true, label: "In every section"
+      option :every, :count, most: 60, fine: true, label: "In every so-manieth tie",
+        help: "2 is every other tie of a form with ties on it."
+      option :sides, :choice, fine: true, default: :face, label: "Where they sit",
+        choices: {face: "On the face", alternate: "In and out by turns"}
       option :recipe, :list, most: 12, label: "What one of them is made of", default_says: "one piece of 18 in",
         of: Plan::Field::Record.new(:part, label: "A part", fields: [
           Plan::Field::Reference.new(:material, kinds: %i[ribbon mesh rope fabric wire tie piece], label: "Material"),
@@ -38,6 +43,12 @@ module Lantern
       def check
         super
         refuse("spacing", "Say how many, or how far apart; not both.") if said?(:count) && spacing
+        said = {count: said?(:count), spacing: !spacing.nil?, per_section: !per_section.nil?, every: !every.nil?}
+        if said.count { _2 } > 1
+          extra = said.select { _2 }.keys.last
+          refuse(extra, "Say how many, how far apart, how many a section or in which ties; not more than one of them.")
+        end
+        refuse("every", "This form has no ties on it: say on the form how many a rail has.") if every && !form.ties
         if spacing && spacing > form.run
           refuse("spacing", "At #{text(spacing)} apart not one fits on #{text(form.run)}.")
         end
@@ -50,7 +61,13 @@ module Lantern
         end
       end
 
-      def count = super || (spacing ? (form.run / spacing + 1e-9).floor : USUAL)
+      def count
+        super || (spacing && (form.run / spacing + 1e-9).floor) || (per_section && per_section * form.sections) ||
+          (every && [all_ties / every, 1].max) || USUAL
+      end
+
+      # On all rails of the form.
+      def all_ties = form.ties * [form.section.rails.size, 1].max
 
       def others = recipe.filter_map { _1[:material] && @plan.material(_1[:material]) }
 
@@ -109,7 +126,8 @@ module Lantern
         parts.each_with_index.reject { |part, _| material_of(part).counted? }.flat_map do |part, i|
           Place::Loops.row(form, id:, material: material_of(part), count:, each: part[:count],
             length: part[:length].to_f,
-            width: (part[:width] || material_of(part).width || material_of(part).diameter || 1).to_f, place: i)
+            width: (part[:width] || material_of(part).width || material_of(part).diameter || 1).to_f, place: i,
+            alternate: sides == :alternate)
         end
       end
 
@@ -128,6 +146,8 @@ module Lantern
 
       def how_many
         return "#{bare(form.run)} ÷ #{bare(spacing)}, rounded down" if spacing
+        return "#{form.sections} × #{per_section}" if per_section
+        return "#{all_ties} ÷ #{every}, rounded down" if every
         said?(:count) ? "as you said" : "as is usual"
       end
     end

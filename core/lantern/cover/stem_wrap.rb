@@ -17,6 +17,7 @@ module Lantern
       option :diameter, :length, most: 24, label: "Thickness at the foot", default_says: "the form’s own"
       option :end_diameter, :length, most: 24, label: "Thickness at the end", default_says: "as at the foot"
       option :tendrils, :count, least: 0, default: 0, most: 60, label: "Tendrils"
+      option :tendril_material, :reference, kinds: %i[rope wire], fine: true, label: "Cord of the tendrils"
       option :tendril_turns, :count, fine: true, default: 8, most: 60, label: "Turns of a tendril"
       option :pen, :length, fine: true, default: Rational(3, 8), most: 6, label: "Wound on a pen",
         help: "How thick the pen is."
@@ -57,15 +58,20 @@ module Lantern
 
       def wound = turns * length_per_turn + ENDS
 
-      def tendril_length = up_to_mark(tendril_turns * Math::PI * (pen.to_f + cord))
+      def tendril_length = up_to_mark(tendril_turns * Math::PI * (pen.to_f + curled.diameter.to_f))
 
       def some_tendrils = tendrils.positive? ? tendrils : nil
 
       def each_tendril = tendrils.positive? ? tendril_length : nil
 
+      # What tendrils are made of: a cord of their own, or the stem's.
+      def curled = tendril_material ? other(tendril_material, %i[rope wire], "tendril_material") : material
+
+      def others = tendril_material ? [curled] : []
+
       def needs
         [run(material: material.id, what: "stem", length: wound, join: JOIN, least: length_per_turn),
-          *(pieces_of(:tendrils, material: material.id, length: tendril_length, count: tendrils) if tendrils.positive?)]
+          *(pieces_of(:tendrils, material: curled.id, length: tendril_length, count: tendrils) if tendrils.positive?)]
       end
 
       def working

@@ -13,7 +13,7 @@ module Lantern
       # @param parts [Array<Part>] ribs and stem
       # @param preparing [Array<String>] what has to be done to it first
       def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [],
-        parts: [], preparing: [], ties: nil, members: nil)
+        parts: [], preparing: [], ties: nil, members: nil, joints: 0)
         @base = base
         @shape = shape
         @path = path
@@ -27,7 +27,11 @@ module Lantern
         @preparing = preparing.freeze
         @ties = ties
         @members = members
+        @joints = joints
       end
+
+      # @return [Integer] places where its parts are tied together
+      attr_reader :joints
 
       # The bands it is joined from, each as its own; most forms are one.
       # @return [Array<Band>]
@@ -112,7 +116,7 @@ module Lantern
         measured = @measured.slice(:run)
         measured[:girth] = girth + 2 * Math::PI * thickness if @measured[:girth]
         Band.new(base:, shape:, path:, section: section.grown(thickness), face: face + 2 * thickness, sections:,
-          measured:, findings:, dimensions:, parts:, preparing:, ties:,
+          measured:, findings:, dimensions:, parts:, preparing:, ties:, joints:,
           members: @members&.map { _1.equal?(self) ? nil : _1.grown(thickness) }&.then { _1.include?(nil) ? nil : _1 })
       end
 

@@ -134,6 +134,8 @@ module Lantern
           .each_with_object([]) { |point, kept| kept << point if kept.none? { near?(_1, point) } }
       end
 
+      def joints = ties.size
+
       # Run that is cut away, inches.
       def saved = placed.sum { _1.whole - _1.path.length }
 
@@ -141,7 +143,7 @@ module Lantern
 
       def tying
         return "The parts do not meet anywhere: nothing holds them together" if ties.empty?
-        "The parts meet in #{places(ties.size)}: tie each with wire or two cable ties"
+        "The parts meet in #{places(ties.size)}: tie each with wire or three cable ties"
       end
 
       def taping

@@ -33,7 +33,7 @@ module Lantern
       # @return [Array<Plan::Field>] what a form of this base and shape is made of
       def fields_for(value)
         value = {} unless value.is_a?(Hash)
-        usual = (value.keys == ["measured"]) ? BY_STRING : {}
+        usual = (value.keys - %w[material before] == ["measured"]) ? BY_STRING : {}
         base = Base::FIELDS.find { |name, _| name.to_s == (value["base"] || usual[:base].to_s) }
         shape = Form.shapes.find { |name, _| name.to_s == (value["shape"] || usual[:shape].to_s) }
         own = shape ? shape.last.sizes : []
@@ -48,7 +48,8 @@ module Lantern
           Choice.new(:base, choices: Base::TITLES, required: usual.empty?, default: usual[:base], label: "Base"),
           Choice.new(:shape, choices: -> { Form.shapes.transform_values(&:title) }, required: usual.empty?,
             default: usual[:shape], label: "Shape"),
-          Record.new(:measured, fields: MEASURED, label: "What a string says")
+          Record.new(:measured, fields: MEASURED, label: "What a string says"),
+          Reference.new(:material, kinds: %i[form], label: "The form itself"), Before.new(:before)
         ]
       end
     end

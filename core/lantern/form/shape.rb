@@ -61,6 +61,9 @@ module Lantern
       # @return [Array<Band>, nil]
       def members = nil
 
+      # In how many places its parts are tied together.
+      def joints = 0
+
       # What a maker should know of this form.
       # @return [Array<Plan::Finding>]
       def findings = []

@@ -4,7 +4,7 @@ module Lantern
   module Hang
     # Felt or ribbon over whatever scratches: cut to the outline less a margin, and glued on behind.
     class Backing < Hanging
-      hanging :backing, title: "Back", takes: %i[fabric mesh],
+      hanging :backing, title: "Back", takes: %i[fabric mesh ribbon],
         summary: "Felt cut to the outline, a little smaller, glued on behind."
       counts :pieces, :backs
       hands :press
@@ -39,13 +39,29 @@ module Lantern
 
       def height = up_to_mark(outline.height)
 
-      def pieces = 1
+      # Pieces that the back is joined from: as many as the largest sheet makes it; a ribbon is one.
+      def pieces = tiles.reduce(:*)
+
+      # Side by side, and one above the other.
+      # @return [(Integer, Integer)]
+      def tiles
+        @tiles ||= begin
+          sheets = material.sheets? ? (material.on_hand + material.offers).map { [_1[:width], _1[:length]] } : []
+          ways = sheets.flat_map { |sides| [sides, sides.reverse] }
+            .map { |across, along| [(width / across).ceil, (height / along).ceil] }
+          ways.min_by { |across, along| across * along } || [1, 1]
+        end
+      end
+
+      def ribbon? = material.kind == :ribbon
 
       def area = 2 * reach * form.run
 
       def needs
-        [pieces_of(:backs, material: material.id, length: height, width: (width if material.sheets?), count: 1,
-          grain: material.directional ? :along : :any)]
+        return [run(material: material.id, what: "back", length: form.run + 1, join: 1, least: form.run / 4)] if ribbon?
+        across, along = tiles
+        [pieces_of(:backs, material: material.id, length: up_to_mark(height / along), count: pieces,
+          width: (up_to_mark(width / across) if material.sheets?), grain: material.directional ? :along : :any)]
       end
 
       def working
@@ -54,7 +70,11 @@ module Lantern
       end
 
       def findings
-        [finding(:note, "template",
+        if ribbon?
+          return [finding(:note, "over_scratches", "The ribbon goes over what scratches; felt covers more.")]
+        end
+        joined = finding(:note, "pieced", "No sheet is large enough: it is pieced from #{pieces}, edge to edge.")
+        [*(joined if pieces > 1), finding(:note, "template",
           "Print the back at its true size under Hang, cut it out in paper, and lay that on the felt.")]
       end
 

@@ -23,13 +23,15 @@ module Lantern
       figure :pieces, :count, "Hangers"
       figure :length, :length, "Length", from: :length_cut
 
-      # A ribbon loop that is only glued carries no more than this (from memory), in grams.
-      GLUED = 400
       # Cut from cloth, it is so wide (from memory).
       STRIP = Rational(3, 2)
 
       def check
+        return check_frame if kind == :frame
         super
+        if kind == :in_holes && form.closed?
+          refuse("kind", "Only a form with two ends has holes for a cord in them; this one goes round.")
+        end
         return if hanger.takes.include?(material.kind)
         takes = Measure::Words.list(hanger.takes, last: "or")
         refuse("kind", "#{hanger.title} takes #{takes}; #{material.name} is #{material.kind}.")
@@ -37,7 +39,8 @@ module Lantern
 
       def hangs? = true
 
-      def kind = super || Hangers::KINDS.find { |_, each| each.takes.include?(material.kind) }.first
+      def kind = super || Hangers::KINDS.find { |_, each| material && each.takes.include?(material.kind) }&.first ||
+        Hangers::KINDS.keys.first
 
       def hanger = Hangers::KINDS.fetch(kind)
 
@@ -47,9 +50,13 @@ module Lantern
 
       def pieces = 1
 
-      def length_cut = material.counted? ? 0.0 : cut.to_f
+      def length_cut = (material.nil? || material.counted? || own?) ? 0.0 : cut.to_f
+
+      # Whether the frame does without any.
+      def own? = kind == :frame
 
       def needs
+        return [] if own?
         return [Place::Need.items(material: material.id, what: :hangers, count: 1)] if material.counted?
         [pieces_of(:hangers, material: material.id, length: cut, count: 1, width: (STRIP if material.sheets?))]
       end
@@ -58,10 +65,13 @@ module Lantern
 
       def findings
         heavy = weight_on_it
-        return [] unless kind == :ribbon_loop && heavy > GLUED
-        cord = {"kind" => "larks_head"} if Hangers::KINDS[:larks_head].takes.include?(material.kind)
-        [finding(:warn, "heavy_for_glue", "What is fixed on weighs #{heavy.round} g: a loop that is only glued may " \
-          "come off. A cord or a chenille stem round the form holds.", try: cord)]
+        return [] unless heavy > hanger.holds
+        cord = {"kind" => "larks_head"} if kind != :larks_head && material &&
+          Hangers::KINDS[:larks_head].takes.include?(material.kind)
+        glued = %i[ribbon_loop in_holes].include?(kind)
+        [finding(:warn, glued ? "heavy_for_glue" : "heavy", "What is fixed on weighs #{heavy.round} g: " \
+          "#{glued ? "what is only glued may come off" : "that is more than such a hanger holds"}. A cord round the " \
+          "form holds more.", try: cord)]
       end
 
       def steps
@@ -69,16 +79,21 @@ module Lantern
           move: hanger.move, lays: :hangers, look: "Hold it up by the hanger: does it hang straight?")]
       end
 
-      # Only a ribbon loop is glued.
-      def glue = (kind == :ribbon_loop) ? 4.0 : 0.0
+      # Only a ribbon loop is glued, and a cord in holes.
+      def glue = %i[ribbon_loop in_holes].include?(kind) ? 4.0 : 0.0
 
       def lies
+        return [] if own?
         along = Form::Clock.along(form, at)
         reach = [length.to_f / 4, form.face].min
         points = [0.0, form.half_face + reach].map { form.path.beside(along, _1) }
         [Place::Lie::Loop.new(layer: id, unit: :hangers, materials: [material], width: [length.to_f / 12, 0.3].max,
           reach:,
           front: [], back: [{points:}])]
+      end
+
+      def check_frame
+        refuse("kind", "Only a wire frame has a wire of its own to hang by.") unless form.base == :wire
       end
 
       # In grams, of everything the plan fixes on.

@@ -48,7 +48,7 @@ module Lantern
 
       def minutes = course.sum(&:minutes)
 
-      %i[glue stems ties_used].each { |used| define_method(used) { @layers.sum(&used) } }
+      %i[glue stems ties_used wires_used].each { |used| define_method(used) { @layers.sum(&used) } }
 
       %i[gaps templates].each { |list| define_method(list) { @layers.flat_map(&list) } }
 

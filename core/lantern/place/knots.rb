@@ -13,8 +13,9 @@ module Lantern
 
       # @param order [Array<Integer>] which material each knot is
       # @param rail [Integer, nil] from the inside; nil round the whole band
-      def tied(form, id:, materials:, order:, rail:, tail:, width:, bundle:)
+      def tied(form, id:, materials:, order:, rail:, tail:, width:, bundle:, outside: false)
         across = rail ? form.section.rails[rail - 1][0] : 0.0
+        across = form.half_face if outside
         step = form.path.length / order.size
         knots = order.each_with_index.map { |colour, i|
           {points: knot(form, (i + 0.5) * step, across, i, tail),

@@ -49,18 +49,24 @@ module Lantern
 
       # Made-up pieces: each part of the recipe as a pair of loops across the band, turned a little
       # from the part before it.
-      def row(form, id:, material:, count:, each:, length:, width:, place:)
+      def row(form, id:, material:, count:, each:, length:, width:, place:, alternate: false)
         step = form.path.length / count
         half = length / 6
         items = (0...count).flat_map do |i|
           (0...each).flat_map do |turn|
             angle = (place + turn * 2) * 0.5
             [angle, angle + Math::PI]
-              .map { |lean| {points: standing(form, (i + 0.5) * step, 0.0, half, Math::PI / 2 + lean, 1)} }
+              .map { |lean| {points: standing(form, (i + 0.5) * step, aside(form, i, alternate), half, Math::PI / 2 + lean, 1)} }
           end
         end
         Lie::Loop.new(layer: id, unit: :loops, key: :"loops_#{place + 1}", materials: [material],
           width: [width, half * 0.9].min, reach: [half - form.half_face, 0].max, front: items)
+      end
+
+      # By turns: one third inside, two thirds outside (common practice).
+      def aside(form, number, alternate)
+        return 0.0 unless alternate
+        (number % 3).zero? ? -form.half_face / 2 : form.half_face / 2
       end
 
       # Rolled cones, mouths outward.
@@ -101,7 +107,7 @@ module Lantern
         (between.size == loops) ? between : (0...loops).map { |i| form.half_face * (2 * (i + 0.5) / loops - 1) }
       end
 
-      private_class_method :cushion, :beside, :standing, :lean, :spaces
+      private_class_method :aside, :cushion, :beside, :standing, :lean, :spaces
     end
   end
 end

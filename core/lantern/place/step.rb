@@ -5,10 +5,10 @@ module Lantern
     # One step at the bench. `count` things of `unit` are counted off, where there is something to count;
     # `pattern` is how the count goes in rounds, as in `[["over", 4], ["under", 2]]`, and `rounds` what a round
     # is called. `move` is the hand's move, `look` what to look at before going on, `layer` what it is a step
-    # of, `lays` which lies of that layer are there when it is done, and `changes` after how many the next
-    # length begins.
+    # of, `after` what a step of the maker's own comes after, `lays` which lies of that layer are there when it is
+    # done, and `changes` after how many the next length begins.
     Step = Value.define(:id, :title, :says, :count, :unit, :minutes, :move, :look, :pattern, :rounds, :layer, :lays,
-      :changes, :cautions)
+      :changes, :cautions, :after)
 
     class Step
       # @param unit [Symbol, nil] one of {Unit}; what it counts is what it lays, unless `lays` says otherwise

@@ -37,6 +37,7 @@ module Lantern
       know :coils, "coil"
       know :cones, "cone"
       know :fillers, "filler"
+      know :forms, "form"
       know :glue_sticks, "glue stick"
       know :grids, "grid"
       know :hangers, "hanger"
@@ -58,6 +59,7 @@ module Lantern
       know :rows, "row"
       know :signs, "sign"
       know :squares_to_cut, "square to cut", "squares to cut"
+      know :stems, "chenille stem"
       know :strips, "strip"
       know :strips_to_cut, "strip to cut", "strips to cut"
       know :tails, "tail"
@@ -65,6 +67,7 @@ module Lantern
       know :things, "thing to fix on", "things to fix on"
       know :ties, "tie"
       know :turns, "turn"
+      know :wires, "wire"
       know :woven, "stretch of rope", "stretches of rope"
     end
   end

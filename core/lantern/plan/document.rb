@@ -11,7 +11,7 @@ module Lantern
     # left-over shorter than the smallest remnant counts as a scrap. `lengths` are all those that were written in
     # the document, by their place; `form` is what {Document.form_is_read_by} made of the form.
     Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials,
-      :layers, :lengths, :money, :learned) do
+      :layers, :steps, :lengths, :money, :learned) do
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end
@@ -60,6 +60,7 @@ module Lantern
             @form_reader.call,
             Field::List.new(:materials, of: Material::Reader.new(:material), most: 60, label: "Materials"),
             Field::List.new(:layers, of: LayerSaid::Reader.new(:layer), most: 30, label: "Layers"),
+            OwnStep.field,
             Terms.field,
             Allowances.field
           ]
@@ -87,13 +88,32 @@ module Lantern
 
         def read_whole(read, reading)
           refuse_repeated_ids(read, reading)
+          refuse_steps_after_nothing(read, reading)
+          refuse_other_than_form(read, reading)
           raise Refused.new(reading.problems) if reading.problems.any?
           units = read[:units].to_s
           money = Terms.of(read[:money])
-          new(**read.slice(*members), units:, money:, lengths: reading.lengths,
+          new(**read.slice(*members), units:, money:, steps: read[:steps].map { OwnStep.new(**_1) },
+            lengths: reading.lengths,
             materials: money.priced(read[:materials]), learned: Allowances.of(read[:learned]),
             smallest_mark: read[:smallest_mark] || MARKS[units],
             smallest_remnant: read[:smallest_remnant] || REMNANTS[units])
+        end
+
+        def refuse_steps_after_nothing(read, reading)
+          known = [*OwnStep::PLACES, *(read[:layers] || []).filter_map { _1&.id }]
+          (read[:steps] || []).each_with_index do |step, i|
+            next if step.nil? || step[:after].nil? || known.include?(step[:after])
+            reading.refuse("steps.#{i}.after",
+              "There is no layer #{reading.quote(step[:after])} for this step to come after.")
+          end
+        end
+
+        def refuse_other_than_form(read, reading)
+          id = read[:form]&.sizes&.fetch(:material, nil)
+          made = id && (read[:materials] || []).find { _1&.id == id }
+          return if made.nil? || made.kind == :form
+          reading.refuse("form.material", "#{made.name} is #{made.kind}; a form is a material of the kind “form”.")
         end
 
         def refuse_repeated_ids(read, reading)

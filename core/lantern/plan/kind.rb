@@ -30,6 +30,8 @@ module Lantern
         Field::Money.new(:sale_price, label: "Sale price")
       ].freeze
 
+      SHOP = Field::Text.new(:shop, most: 60, label: "Shop", help: "Where it is sold, in your own words.")
+
       SOFT = [
         Field::Length.new(:thickness, most: 1, label: "How thick",
           help: "Fold it in four, press, measure, divide by four."),
@@ -95,7 +97,7 @@ module Lantern
           count: [Field::Count.new(:count, required: true, most: 100_000, label: "Number in a package")]
         }.fetch(sold)
         Field::List.new(:offers, label: "Offers", most: 12,
-          of: Field::Record.new(:offer, fields: size + PRICES, label: "An offer"))
+          of: Field::Record.new(:offer, fields: size + PRICES + [SHOP], label: "An offer"))
       end
 
       WIDTH = Field::Length.new(:width, required: true, label: "Width", help: "Edge to edge, laid flat.")
@@ -103,17 +105,21 @@ module Lantern
         help: "Across it; for a soft rope, lightly pressed.")
       STICK = Field::Length.new(:diameter, most: 2, label: "Stick thickness",
         help: "Sticks are sold 7 or 11 mm thick, 100 mm long.")
-      private_constant :WIDTH, :THICK, :STICK
+      # What a tie is, so that a fixing finds its material.
+      SORT = Field::Choice.new(:sort, choices: {cable: "Cable ties", chenille: "Chenille stems"}, label: "Sort",
+        help: "What the steps use is taken from it.")
+      private_constant :WIDTH, :THICK, :STICK, :SORT
 
       know :ribbon, "Ribbon", sold: :length, soft: true, fields: [WIDTH]
       know :fabric, "Fabric", sold: :sheet, soft: true
       know :rope, "Rope or cord", sold: :length, fields: [THICK]
       know :mesh, "Mesh", sold: :length, soft: true, fields: [WIDTH]
-      know :tie, "Ties", sold: :count
+      know :tie, "Ties", sold: :count, fields: [SORT]
       know :wire, "Wire", sold: :length, fields: [THICK]
       know :glue, "Glue", sold: :count, fields: [STICK]
       know :piece, "Pieces", sold: :count
       know :coat, "Coats", sold: :count
+      know :form, "Forms", sold: :count
     end
   end
 end

@@ -5,8 +5,7 @@ module Lantern
     # One material of a plan: what it is, how it is sold, and what of it is in the stash.
     # Lengths in inches, prices exact. `kind` is the key of its {Kind}.
     Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :wired,
-      :sheer,
-      :directional, :lost_edge, :offers, :on_hand, :notes) do
+      :sheer, :directional, :lost_edge, :sort, :offers, :on_hand, :notes) do
       # @return [Boolean] whether it is cut from a roll or package, by length
       def lengthwise? = Kind.fetch(kind).lengthwise?
 

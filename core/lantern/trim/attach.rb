@@ -9,7 +9,7 @@ module Lantern
         summary: "Picks, blooms, a sign, lights: at their place, fixed so that they hold."
       counts :pieces, :things
       hands :tack, :tie_on
-      laid :disc, :line, :panel
+      laid :disc, :line, :panel, :cord
 
       spread 0.0
 
@@ -21,6 +21,7 @@ module Lantern
         swag: Thing.new(title: "Swag of crossed picks", unit: :picks, lie: Place::Lie::Line),
         sign: Thing.new(title: "Sign", unit: :signs, lie: Place::Lie::Panel),
         lights: Thing.new(title: "Lights on a battery", unit: :lights, lie: Place::Lie::Disc),
+        overlay: Thing.new(title: "Ready-made wreath over everything", unit: :pieces, lie: Place::Lie::Disc),
         other: Thing.new(title: "Something else", unit: :pieces, lie: Place::Lie::Disc)
       }.freeze
 
@@ -42,10 +43,16 @@ module Lantern
       option :count, :count, most: 200, label: "How many", default_says: "one, or two for a swag"
       option :weight, :weight, label: "Each weighs", help: "250 g or 8 oz; a kitchen scale says."
       option :fixing, :choice, default: :glue, label: "Fixed with", choices: FIXINGS.transform_values(&:title)
-      option :at, :number, default: 6.0, most: 12.0, label: "At, by the clock",
+      option :at, :spot, default: 6.0, most: 12.0, label: "At, by the clock",
         help: "Twelve is the top; drag it on the drawing."
+      option :drop, :length, most: 240, label: "Hangs in the opening by", default_says: "a third of the opening",
+        help: "From the top of the inside edge down to it."
+      option :cord, :reference, kinds: %i[rope ribbon wire], label: "On what cord"
+      option :on, :text, fine: true, most: 60, label: "On another layer", default_says: "none", help: "By its id."
       option :size, :length, most: 120, label: "Across",
         default_says: "a third of the face, or of the wreath for a sign"
+
+      include Placed
 
       figure :pieces, :count, "To fix on", from: :count
       figure :length, :length, "Length"
@@ -62,7 +69,22 @@ module Lantern
           refuse("material", "#{material.name} is #{material.kind}; this takes #{takes}.")
         end
         refuse_crowd(count, "count", "things")
+        check_beneath
+        check_drop if in_the_middle?
+        cord && other(cord, %i[rope ribbon wire], "cord")
       end
+
+      # Hung in the opening, from the top of the inside edge.
+      def in_the_middle? = at == :middle
+
+      def drop = super || (opening[3] - opening[1]).to_r.round(3) / 3
+
+      # Round the band at the top, down and a knot (from memory).
+      KNOT = 4
+
+      def cord_length = up_to_mark(2 * drop + KNOT)
+
+      def others = [*(@plan.material(cord) if cord)]
 
       def thing = THINGS.fetch(what, THINGS[:other])
 
@@ -76,7 +98,11 @@ module Lantern
         super || {sign: form.silhouette.width / 3, swag: form.face * 2}.fetch(what, form.face / 3).to_r.round(3)
       end
 
-      def needs
+      def needs = [*things, *(hung if in_the_middle? && cord)]
+
+      def hung = Place::Need.pieces(material: cord, what: :hangers, length: cord_length, count: 1)
+
+      def things
         return [] unless material
         return [Place::Need.items(material: material.id, what: thing.unit, count:)] if material.counted?
         [pieces_of(thing.unit, material: material.id, length: up_to_mark(size), count:)]
@@ -85,14 +111,19 @@ module Lantern
       def working
         [
           line(:count, "How many", said?(:count) ? "as you said" : "as is usual", count.to_s),
+          *(if in_the_middle?
+              line(:cord, "The cord it hangs by", "2 × #{bare(drop)} + #{bare(KNOT)} for the knot, up to the mark",
+                text(cord_length))
+            end),
           *(line(:weight, "They weigh", "#{count} × #{weight.round} g", "#{(count * weight).round} g") if weight),
           line(:holds, "Glue alone holds", "about, from memory", "#{FIXINGS[:glue].holds} g each")
         ]
       end
 
-      def findings = [*too_heavy, *hides, *batteries]
+      def findings = [*too_heavy, *hides, *batteries, *same_place, *no_cord]
 
       def steps
+        return [hanging] if in_the_middle?
         title = (count == 1) ? "Fix the #{word} on at #{clock}" : "Fix #{count} #{word} on, from #{clock}"
         more = {
           swag: "Cross their stems and bind them where they cross.",
@@ -107,16 +138,57 @@ module Lantern
 
       def stems = (fixing == :chenille) ? count * 2.0 : 0.0
 
-      def ties_used = (fixing == :ties) ? count * 2 : 0
+      # A swag takes a tie and three wires (common practice).
+      def ties_used
+        return (what == :swag) ? 1 : 0 unless fixing == :ties
+        count * ((what == :pick) ? 1 : 2)
+      end
+
+      def wires_used
+        return 3 if what == :swag
+        return 4 if what == :overlay && fixing != :ties
+        (fixing == :wire) ? count : 0
+      end
 
       def lies
         narrow = thing.lie == Place::Lie::Line
         [thing.lie.new(layer: id, unit: thing.unit, materials: [material].compact,
           width: narrow ? size.to_f / 6 : [size.to_f, 0.2].max, reach: size.to_f / 2,
-          front: places.each_with_index.map { |place, i| {points: shape(place, i)} })]
+          front: places.each_with_index.map { |place, i| {points: shape(place, i)} }), *cord_lie]
       end
 
       private
+
+      def hanging
+        of = @plan.material(cord)&.name || "cord"
+        step("hang", "Hang the #{word} in the middle", "#{text(cord_length)} of #{of}: " \
+          "round the band at the top, down #{text(drop)}, and a knot.", lays: thing.unit, minutes: 3, move: :tie_on,
+          look: "Does it hang free, in the middle?")
+      end
+
+      def cord_lie
+        hung = @plan.material(cord) if in_the_middle? && cord
+        return unless hung
+        x = (opening[0] + opening[2]) / 2
+        width = (hung.diameter || hung.width).to_f
+        [Place::Lie::Cord.new(layer: id, unit: :hangers, materials: [hung], width:,
+          front: [{points: [[x, opening[1]], [x, opening[1] + drop.to_f]]}])]
+      end
+
+      # Left, top, right and bottom of what the inside edge leaves open.
+      def opening = form.opening.box
+
+      def check_drop
+        refuse("at", "This form is open: nothing can hang in its middle.") unless form.closed?
+        high = opening[3] - opening[1]
+        return if drop <= high
+        refuse("drop", "The opening is #{text(high)} high; a drop of #{text(drop)} reaches past it.")
+      end
+
+      def no_cord
+        return unless in_the_middle? && cord.nil?
+        finding(:note, "no_cord", "Say what it hangs by, and #{text(cord_length)} of it is counted.")
+      end
 
       # What it is in words; a maker's own word stays as it is.
       def word = THINGS.key?(what) ? Place::Unit.fetch(thing.unit).word(count) : what
@@ -125,12 +197,12 @@ module Lantern
 
       # Side by side from the hour on.
       def places
-        start = Form::Clock.along(form, at)
+        start = in_the_middle? ? 0.0 : Form::Clock.along(form, at)
         (0...count).map { |i| (what == :swag) ? start : start + i * size.to_f * 1.05 }
       end
 
       def shape(along, i)
-        x, y = form.path.beside(along, 0.0)
+        x, y = in_the_middle? ? [(opening[0] + opening[2]) / 2, opening[1] + drop.to_f] : form.path.beside(along, 0.0)
         half = size.to_f / 2
         case what
         when :sign

@@ -31,7 +31,13 @@ module Lantern
         default_says: "one of each material"
       option :at, :number, default: 6.0, most: 12.0, label: "At, by the clock",
         help: "Twelve is the top; drag it on the drawing."
+      option :on, :text, fine: true, most: 60, label: "On another layer", default_says: "none",
+        help: "By its id: a bow on a bow, each smaller than the one beneath."
+      option :centre_band, :reference, kinds: TAKES, fine: true, label: "Band round the centre",
+        help: "Wound until it covers the front."
       option :tie, :reference, kinds: %i[tie wire], fine: true, label: "Tied with"
+
+      include Placed
 
       figure :pieces, :count, "Pieces to cut"
       figure :loops, :count, "Loops in the bow", from: :loops_seen
@@ -57,13 +63,22 @@ module Lantern
       def check
         super
         refuse_crowd(pieces, "strips", "pieces")
+        check_beneath
+        centre_band && other(centre_band, TAKES, "centre_band")
       end
 
       def bow = @bow ||= Bows.kinds.fetch(kind).new(self)
 
       def loops = super || usual(:loops).to_i
 
-      def loop_size = super || usual(:loop_size)
+      # On another bow an inch smaller a side, so that every layer shows (common practice).
+      def loop_size = super || (below ? [below - 1, usual(:loop_size) / 2].max : usual(:loop_size))
+
+      # The loops of the bow that it sits on.
+      def below
+        return unless beneath&.kind == self.class
+        beneath.options[:loop_size] || Bows.kinds.fetch(beneath.options[:kind]).usual.fetch(:loop_size, nil)&.to_r
+      end
 
       def tail = super || usual(:tail)
 
@@ -79,7 +94,7 @@ module Lantern
 
       def largest_loop = form.silhouette.width.to_r.round(3)
 
-      def others = [*stack, *(@plan.material(tie) if tie)]
+      def others = [*stack, *[tie, centre_band].compact.map { @plan.material(_1) }]
 
       # Each ribbon, as often as it lies in the bow.
       # @return [Array<Plan::Material>]
@@ -96,7 +111,7 @@ module Lantern
               length: up_to_mark(part.length), count: part.count * times, width: (width if ribbon.sheets?))
           end
         end
-        cut + tying
+        cut + tying + band
       end
 
       def ribbon_needs = needs.select { |need| stack.any? { _1.id == need.material } }
@@ -122,7 +137,7 @@ module Lantern
         ]
       end
 
-      def findings = [*proportion, *holds, *good_side]
+      def findings = [*(proportion unless on), *hides_beneath, *holds, *good_side, *same_place]
 
       # A bow that is tied round the band is on it when it is made.
       def steps
@@ -151,6 +166,22 @@ module Lantern
       private
 
       def usual(option) = Rational(Bows.kinds.fetch(kind).usual.fetch(option) { STRIPS.fetch(option) })
+
+      # Twice round what the ribbon bunches to, and a lap (from memory: wind one).
+      BAND = 7r
+
+      def band
+        return [] unless centre_band
+        wound = @plan.material(centre_band)
+        [Place::Need.pieces(material: wound.id, what: :middle_bands, length: up_to_mark(BAND), count: 1,
+          width: (CLOTH if wound.sheets?))]
+      end
+
+      def hides_beneath
+        return unless below && loop_size > below - 1
+        finding(:warn, "hides_beneath", "Its loops of #{text(loop_size)} hide the bow beneath, of #{text(below)}: an " \
+          "inch less, and every layer shows.", try: {"loop_size" => text([below - 1, 1].max)})
+      end
 
       def tying
         return [] unless tie

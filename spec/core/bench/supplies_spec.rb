@@ -22,9 +22,36 @@ RSpec.describe Lantern::Bench::Supplies do
     expect(BigDecimal(thin["materials"].find { _1["id"] == "glue" }["cost_to_buy"])).to be_positive
   end
 
-  it "asks half a stem for a bow, two for a heavy part, and two ties each" do
-    layers = [layer("bow", "tape", id: "bow"), layer("attach", id: "sign", fixing: "chenille"),
-      layer("attach", id: "more", fixing: "ties", count: 3)]
-    expect(work(materials: [ribbon], layers:)["supplies"]).to include("stems" => 3, "ties" => 6)
+  # Common practice: a pick takes one tie, a sign two stems or ties, a swag a tie and three wires, two joined canes six
+  # ties.
+  it "asks half a stem for a bow, two for a heavy part, a tie for a pick and two for a sign" do
+    layers = [layer("bow", "tape", id: "bow"), layer("attach", id: "sign", what: "sign", fixing: "chenille", at: 9),
+      layer("attach", id: "picks", fixing: "ties", count: 3, at: 2),
+      layer("attach", id: "board", what: "sign", fixing: "ties", at: 3),
+      layer("attach", id: "swag", what: "swag", fixing: "wire", at: 12)]
+    worked = work(materials: [ribbon], layers:)
+    expect(worked["supplies"]).to include("stems" => 3, "ties" => 3 + 2 + 1)
+    expect(worked["fixings"].select { _1["key"].start_with?("wire") }.sum { _1["count"] }).to eq 3
+    canes = work(form: {"base" => "wire", "shape" => "composite", "face" => 1.5})
+    expect(canes["fixings"]).to eq [{"key" => "cable.joining the parts", "what" => "ties", "count" => 6,
+                                     "for" => "joining the parts"}]
+  end
+
+  it "charges what it uses to the plan's own ties, stems and wire, and buys what is short" do
+    ties = ->(sort, hand) {
+      {"id" => sort, "kind" => "tie", "sort" => sort, "name" => sort, "on_hand" => [hand],
+       "offers" => [{"count" => 10, "price" => "1.00"}]}
+    }
+    wire = {"id" => "wire", "kind" => "wire", "name" => "Wire", "diameter" => 0.03,
+            "offers" => [{"length" => "10 ft", "price" => "2.00"}]}
+    worked = work(quantity: 3, materials: [ribbon, ties.call("cable", 4), ties.call("chenille", 9), wire],
+      layers: [layer("attach", id: "picks", fixing: "ties", count: 3, at: 2), layer("bow", "tape", id: "bow"),
+        layer("attach", id: "swag", what: "swag", fixing: "wire", at: 12)])
+    by_id = worked["materials"].to_h { [_1["id"], _1] }
+    # Four ties each for three wreaths, four on hand; half a stem each.
+    expect(by_id["cable"]).to include("needed" => 12, "short" => 0)
+    expect(by_id["cable"]["buy"].sum { _1["count"] }).to eq 1
+    expect(by_id["chenille"]).to include("needed" => 2, "buy" => [])
+    expect(by_id["wire"]["needed"]).to be_within(1e-6).of(3 * 3 * 12)
   end
 end

@@ -26,6 +26,14 @@ const coils = (count: number) =>
 
 /** The hand's move of each step, drawn: the form as a pale band, the way of the hand in amber. */
 const pictures: Record<MoveKey, ReactNode> = {
+  own: (
+    <>
+      <path d="M36 22 H96 V78 H36 Z" {...ink} />
+      <path d="M46 36 H86 M46 48 H86 M46 60 H70" {...ink} strokeOpacity={0.5} />
+      <path d="M110 34 L88 70" {...way} />
+      {arrow(88, 70, 120)}
+    </>
+  ),
   smooth: (
     <>
       {band}

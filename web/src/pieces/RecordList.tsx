@@ -17,6 +17,7 @@ interface Props {
 export function RecordList({ field, place, records, materials, problems, understood, onChange }: Props) {
   const list = Array.isArray(records) ? (records as Record_[]) : []
   const fields = field.of?.fields ?? []
+  const word = field.of?.label.replace(/^An? /, "") ?? "part"
   const at = (name: string) => problems.find((problem) => problem.at === name)?.says
   const change = (index: number, name: string, value: unknown) => {
     const { [name]: _, ...rest } = list[index] ?? {}
@@ -49,13 +50,13 @@ export function RecordList({ field, place, records, materials, problems, underst
               className="link-button text-sm"
               onClick={() => onChange(list.length === 1 ? undefined : list.filter((_, i) => i !== index))}
             >
-              Take part {index + 1} out
+              Take {word} {index + 1} out
             </button>
           </p>
         </div>
       ))}
       <button type="button" className="plain-button mt-1" onClick={() => onChange([...list, {}])}>
-        Add a part
+        Add a {word}
       </button>
       {at(place) && (
         <p role="alert" className="text-sm font-semibold text-error">

@@ -9,6 +9,7 @@ import { Fold } from "../pieces/Fold"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { Working } from "../pieces/Working"
 import { Findings } from "./Findings"
+import { FormStock } from "./FormStock"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 
@@ -54,6 +55,7 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
           onChange={(name) => onChange(onBase(plan, declarations.forms, name))}
         />
       </div>
+      <FormStock plan={plan} worked={worked} problem={problemAt("form.material")} onChange={onChange} />
       {shape?.fields
         .filter((field) => field.kind !== "list")
         .map((field) => (

@@ -1,4 +1,5 @@
 import { useStash, useTemplates } from "../keep/queries"
+import { RecordList } from "../pieces/RecordList"
 import { Working } from "../pieces/Working"
 import { LayersStage } from "./LayersStage"
 import type { StageProps } from "./stageProps"
@@ -9,6 +10,7 @@ export function HangStage(props: StageProps) {
     <LayersStage {...props} stage="hang">
       <Templates id={props.id} units={props.plan.units} />
       <Supplies {...props} />
+      <OwnSteps {...props} />
     </LayersStage>
   )
 }
@@ -48,6 +50,26 @@ function Templates({ id, units }: { id: number; units: string }) {
           </li>
         ))}
       </ul>
+    </div>
+  )
+}
+
+/** Steps that nobody but the maker knows of: after which layer, what, and how long. */
+function OwnSteps({ plan, problems, declarations, onChange }: StageProps) {
+  return (
+    <div className="pt-5">
+      <RecordList
+        field={declarations.steps}
+        place="steps"
+        records={plan.steps}
+        materials={[]}
+        problems={problems}
+        understood={() => undefined}
+        onChange={(steps) => onChange({ ...plan, steps })}
+      />
+      <p className="text-sm text-quiet">
+        After: {["prepare", "cut", ...(plan.layers ?? []).map((layer) => layer.id), "hang"].join(", ")}.
+      </p>
     </div>
   )
 }

@@ -9,7 +9,7 @@ export function knownMaterials(plan: Plan, stash: StashMaterial[]): Material[] {
 
 /** The plan with exactly the materials its layers name in whatever option, from the plan or the stash; and its glue. */
 export function withMaterials(plan: Plan, known: Material[]): Plan {
-  const named = new Set(textsIn(plan.layers ?? []))
+  const named = new Set(textsIn([plan.layers ?? [], plan.form.material]))
   const glue = new Set(plan.materials?.filter((material) => material.kind === "glue").map((material) => material.id))
   return { ...plan, materials: known.filter((material) => named.has(material.id) || glue.has(material.id)) }
 }

@@ -40,6 +40,8 @@ export function placingOf({ plan, declarations, onChange }: About, worked?: Work
     const settled = worked?.layers.find((each) => each.id === layer.id)?.settings.at
     if (!kind) return []
     const at = Number(layer.at ?? settled ?? BOTTOM)
+    // What hangs in the middle has no hour.
+    if (Number.isNaN(at) || layer.on !== undefined) return []
     return [{ layer: layer.id, option: "at", says: `${kind.title}: at, by the clock`, at }]
   })
   return { spots, gaps: false, onPlace: placeOn(plan, onChange) }

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    # What has its place on a wreath: at an hour of the clock, or on another layer, where that one is.
+    module Placed
+      # Two things nearer than this, in hours, are in one place (from memory).
+      NEAR = 0.25
+
+      # The layer of the plan that it sits on.
+      # @return [Plan::LayerSaid, nil]
+      def beneath = on && @plan.layers.find { _1.id == on }
+
+      # @raise [Plan::Refused] when it sits on nothing, or on itself in the end
+      def check_beneath
+        return unless on
+        refuse("on", "There is no layer “#{on}” for it to sit on.") unless beneath
+        seen = [id]
+        each = beneath
+        while each
+          refuse("on", "It cannot sit on itself.") if seen.include?(each.id)
+          seen << each.id
+          each = each.options[:on] && @plan.layers.find { |other| other.id == each.options[:on] }
+        end
+        return if beneath.options.key?(:at)
+        refuse("on", "#{beneath.kind.title} has no place of its own to sit on: say the hour.")
+      end
+
+      # Where it is: its own hour, or that of what it sits on.
+      def at = on ? place_of(beneath) : super
+
+      # What is in the same place and not meant as a stack.
+      def same_place
+        return if on || at == :middle
+        others = @plan.layers.take_while { _1.id != id }.select { |each|
+          each.kind.include?(Placed) && each.options[:on].nil? && near?(each.options[:at])
+        }
+        return if others.empty?
+        finding(:warn, "same_place", "It sits where the #{others.first.kind.title.downcase} is: move one of them, or " \
+          "set it on the other.", try: {"on" => others.first.id})
+      end
+
+      private
+
+      def place_of(said, deep = 0)
+        below = said.options[:on] && @plan.layers.find { _1.id == said.options[:on] }
+        return place_of(below, deep + 1) if below && deep < @plan.layers.size
+        said.options[:at] || said.kind.options.find { _1.name == :at }.default
+      end
+
+      def near?(hour)
+        hour.is_a?(Numeric) && at.is_a?(Numeric) && (((hour - at + 6) % 12) - 6).abs < NEAR
+      end
+    end
+  end
+end
