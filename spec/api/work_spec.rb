@@ -52,7 +52,8 @@ RSpec.describe "POST /api/work", :api do
     declared = ask(:get, "/declarations")
     expect(declared["coverings"].map { _1["method"] }).to include("knotted_strips", "rope_coil", "spiral_wrap")
     expect(declared["forms"]["shapes"].map { _1["name"] }).to include("ring")
-    expect(declared["materials"].map { _1["kind"] }).to eq %w[ribbon fabric rope mesh tie wire glue piece coat]
+    expect(declared["materials"].map { _1["kind"] }).to eq %w[ribbon fabric rope mesh tie wire glue piece
+      coat form]
   end
 
   it "refuses hosts it does not know, so that no other page can reach it" do

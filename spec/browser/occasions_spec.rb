@@ -158,7 +158,7 @@ RSpec.describe "Files in, on the screen", :browser, :store do
     expect(page).to have_css("[role=status]", text: "no archive of Crisp Lantern")
     attach_file "Archive to restore", file("archive.jsonl", archive)
     click_on "Restore it"
-    expect(page).to have_css("[role=status]", text: "Restored: 27 wreaths, 19 materials, 1 occasions.")
+    expect(page).to have_css("[role=status]", text: "Restored: 27 wreaths, 22 materials, 1 occasions.")
     expect(page).to have_css("h2 a", text: "Door 7, rope ring")
     expect(page).to be_axe_clean
   end
