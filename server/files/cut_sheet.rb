@@ -72,7 +72,16 @@ module Server
         pdf.text glyphs(@worked["tape"].map { "#{_1["figure"]} #{_1["says"]}" }.join(" · ")), color: "555555"
         lengths(pdf)
         buying(pdf)
+        ready(pdf)
         cautions(pdf)
+      end
+
+      # What it takes besides the material.
+      def ready(pdf)
+        held = (@worked["fixings"] || []).map { "#{_1["count"]} #{_1["what"]} for #{_1["for"]}" }
+        return if held.empty? && @worked["tools"].empty?
+        pdf.move_down 12
+        pdf.text glyphs("Have ready: #{(@worked["tools"] + held).join(", ")}.")
       end
 
       def lengths(pdf) =

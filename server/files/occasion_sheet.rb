@@ -20,6 +20,7 @@ module Server
           .join(" · "), color: "555555"
         buying(pdf)
         lengths(pdf)
+        ready(pdf)
         cautions(pdf)
         labels(pdf)
       end

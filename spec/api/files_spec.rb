@@ -24,7 +24,7 @@ RSpec.describe "Files in and out", :api, :store do
       page = pdf.pages.first
       expect(page.attributes[:MediaBox].last(2)).to match(size.map { be_within(0.1).of(_1) })
       expect(page.text).to match(/Door 7, rope ring/).and match(/Packages 2 to 5, 10 ft each, all alike/)
-        .and match(/10\.50/).and match(/Glue is hot/)
+        .and match(/10\.50/).and match(/Glue is hot/).and match(/Have ready: scissors,.*glue gun/m)
       expect(page.text).to include "31\u2009¹⁄₂ in"
     end
     expect(fetch("/wreaths/#{wreath["id"]}/cut-sheet.pdf").body).to eq fetch("/wreaths/#{wreath["id"]}/cut-sheet.pdf")

@@ -39,7 +39,10 @@ module Lantern
 
       # What it takes besides the material, in the order in which it is first taken up.
       # @return [Array<String>]
-      def tools = steps.flat_map { |step| step.move.tools + step.cautions.flat_map(&:tools) }.uniq
+      def tools
+        cutting = (@layers.any? { |layer| layer.required.any? { !_1.items? } }) ? ["scissors"] : []
+        (cutting + steps.flat_map { |step| step.move.tools + step.cautions.flat_map(&:tools) }).uniq
+      end
 
       # @return [Numeric] for all wreaths of the plan: pieces are cut once for all of them
       def minutes = @minutes ||= steps.sum { (_1.id == "cut") ? _1.minutes : _1.minutes * @plan.quantity }

@@ -19,7 +19,7 @@ module Lantern
 
       def initialize(name)
         super(name, label: "What is on it already", fine: true, default_says: "nothing",
-          default: Said.new(state: :bare, thickness: 0r, colour: nil))
+                    default: Said.new(state: :bare, thickness: 0r, colour: nil))
         @fields = [
           Choice.new(:state, choices: STATES, default: :covered, label: "What is on it already"),
           Length.new(:thickness, most: 6, label: "How thick it is", default_says: "an eighth of an inch, a guess"),

@@ -90,6 +90,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
               onCount={count}
               onGo={(by) => go(current + by)}
             />
+            {current === 0 && <p className="text-lg">Have ready: {worked.tools?.join(", ")}.</p>}
             <Doing step={step} />
           </section>
         </main>

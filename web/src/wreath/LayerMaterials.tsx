@@ -1,3 +1,4 @@
+import { useId } from "react"
 import type { Material, PlanLayer } from "../keep/client"
 
 interface RowProps {
@@ -5,22 +6,31 @@ interface RowProps {
   fits: Material[]
   value?: string
   problem?: string
+  /** What is said under its name. */
+  says?: string
+  /** What choosing none is called, where none will do. */
+  none?: string
   onChange: (id: string | undefined) => void
 }
 
-/** What a layer is made of. */
-export function MaterialRow({ label, fits, value, problem, onChange }: RowProps) {
+/** What a layer, or the form itself, is made of. */
+export function MaterialRow({ label, fits, value, problem, says, none, onChange }: RowProps) {
+  const id = useId()
+  const chosen = fits.some((material) => material.id === value)
   return (
     <div className="row">
-      <label htmlFor="layer-material">{label}</label>
+      <div>
+        <label htmlFor={id}>{label}</label>
+        {says && <p className="text-sm leading-snug text-quiet">{says}</p>}
+      </div>
       <select
-        id="layer-material"
+        id={id}
         className="field-input w-64 text-left"
         value={value ?? ""}
         onChange={(event) => onChange(event.target.value || undefined)}
       >
-        {!fits.some((material) => material.id === value) && (
-          <option value="">{fits.length === 0 ? "Nothing in the stash fits" : "Choose one"}</option>
+        {(none || !chosen) && (
+          <option value="">{none ?? (fits.length === 0 ? "Nothing in the stash fits" : "Choose one")}</option>
         )}
         {fits.map((material) => (
           <option key={material.id} value={material.id}>

@@ -20,6 +20,7 @@ module Lantern
             "cost" => @batch.bill.to_h, "cost_working" => @batch.bill.working.map(&:to_h) + saving_rows,
             "saving" => saving, "waiting" => waiting, "budget" => budget,
             "minutes" => @occasion.minutes.round, "dates" => dates, "cautions" => cautions,
+            "tools" => @occasion.works.flat_map { _1.course.tools }.uniq,
             "findings" => findings.map(&:to_h)
           }.compact
         end
