@@ -97,7 +97,11 @@ module Lantern
     def steps = []
 
     # @return [Array<Place::Step>] what {#steps} said, worked once
-    def course = @course ||= placed(steps).freeze
+    def course = @course ||= placed(steps).map { _1.with(minutes: _1.minutes * pace) }.freeze
+
+    # How long it takes its maker, for every minute of the sum.
+    # @return [Float] 1 where nothing was learned, or the plan has not taken it up
+    def pace = @plan.paces.find { _1.method == self.class.method_name.to_s }&.factor || 1.0
 
     # @return [Array<Plan::Finding>] what {#findings} said, worked once
     def found = @found ||= findings.freeze

@@ -22,7 +22,10 @@ module Server
 
           changes("/api/wreaths/:id/finish", code: 201) { store.notebook.finish(id, sent) }
 
-          get("/api/notebook") { JSON.generate("makes" => store.notebook.all, "learned" => store.notebook.learned) }
+          get("/api/notebook") {
+            JSON.generate("makes" => store.notebook.all, "learned" => store.notebook.learned,
+              "paces" => store.notebook.paces)
+          }
 
           get "/api/makes/:id/photo" do
             type, bytes = store.notebook.photo_of(id)

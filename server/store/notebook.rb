@@ -64,6 +64,23 @@ module Server
         end
       end
 
+      # Minutes of steps lie so far about the sum when nobody measured them (from memory).
+      PACE_SPREAD = 0.25
+
+      # How long coverings really took, for every minute of their sum.
+      # @return [Array<Hash>] ready for JSON
+      def paces
+        made = rows.order(:id).select_map(:steps).map { |steps| JSON.parse(steps).select { _1["expected"].to_f > 0 } }
+        made.flat_map { |steps| steps.group_by { _1["method"] }.to_a }.group_by(&:first)
+          .filter_map do |method, makes|
+            covering = Lantern::Plan::Methods.find(method) or next
+            ratios = makes.map { |_, steps| (steps.sum { _1["took"] } / steps.sum { _1["expected"] }).clamp(0.1, 10.0) }
+            pace = Lantern::Measure::Learned.from(method, "minutes", ratios, spread: PACE_SPREAD)
+            {"method" => method, "title" => covering.title, "factor" => pace.factor, "makes" => pace.makes,
+             "percent" => ((pace.factor - 1) * 100).round}
+          end
+      end
+
       private
 
       COLUMNS = %i[id wreath_id wreath_name plan lines minutes steps note photo_type version

@@ -51,13 +51,15 @@ module Lantern
 
       # What each step took, beside what it was planned to take.
       # @param seconds [Hash{String=>Integer}] by step
-      # @return [Array<Hash>] `title`, `planned` and `took` in minutes, of the steps that took any time
+      # @return [Array<Hash>] `title`, `planned` and `took` in minutes, of the steps that took any time; of a layer’s,
+      #   its `method` and what the sum alone had `expected`
       def steps(seconds)
         @work.course.steps.filter_map do |step|
-          if seconds.fetch(step.id, 0).positive?
-            {"key" => step.id, "title" => step.title, "planned" => step.minutes.round(1),
-             "took" => (seconds[step.id] / 60.0).round(1)}
-          end
+          next unless seconds.fetch(step.id, 0).positive?
+          layer = @layers.find { _1.id == step.layer }
+          own = layer && {"method" => layer.class.method_name.to_s, "expected" => (step.minutes / layer.pace).round(2)}
+          {"key" => step.id, "title" => step.title, "planned" => step.minutes.round(1),
+           "took" => (seconds[step.id] / 60.0).round(1), **own}
         end
       end
 

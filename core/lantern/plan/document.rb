@@ -11,7 +11,7 @@ module Lantern
     # left-over shorter than the smallest remnant counts as a scrap. `lengths` are all those that were written in
     # the document, by their place; `form` is what {Document.form_is_read_by} made of the form.
     Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials,
-      :layers, :steps, :lengths, :money, :learned) do
+      :layers, :steps, :lengths, :money, :learned, :paces) do
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end
@@ -62,7 +62,8 @@ module Lantern
             Field::List.new(:layers, of: LayerSaid::Reader.new(:layer), most: 30, label: "Layers"),
             OwnStep.field,
             Terms.field,
-            Allowances.field
+            Allowances.field,
+            Pace.field
           ]
         end
 
@@ -95,7 +96,7 @@ module Lantern
           money = Terms.of(read[:money])
           new(**read.slice(*members), units:, money:, steps: read[:steps].map { OwnStep.new(**_1) },
             lengths: reading.lengths,
-            materials: money.priced(read[:materials]), learned: Allowances.of(read[:learned]),
+            materials: money.priced(read[:materials]), learned: Allowances.of(read[:learned]), paces: read[:paces].map { Pace.new(**_1) },
             smallest_mark: read[:smallest_mark] || MARKS[units],
             smallest_remnant: read[:smallest_remnant] || REMNANTS[units])
         end

@@ -9,6 +9,7 @@ import { Findings } from "./Findings"
 import { isOfWay } from "./along"
 import { withMaterials } from "./layers"
 import { MaterialRow, MoreColours } from "./LayerMaterials"
+import { Pace } from "./Pace"
 import { PartOfWay } from "./PartOfWay"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
@@ -62,6 +63,7 @@ export function LayerControls(props: Props) {
         />
       )}
       <Allowance plan={plan} layer={layer} onChange={onChange} />
+      <Pace plan={plan} layer={layer} onChange={onChange} />
       <PartOfWay
         {...controls}
         onChange={controls.change}

@@ -1,0 +1,35 @@
+import type { Plan, PlanLayer } from "../keep/client"
+import { useNotebook } from "../keep/queries"
+
+interface Props {
+  plan: Plan
+  layer: PlanLayer
+  onChange: (plan: Plan) => void
+}
+
+/** How long finished makes of a covering really took: offered, taken up by the plan, or left. */
+export function Pace({ plan, layer, onChange }: Props) {
+  const learned = useNotebook().data?.paces.find((each) => each.method === layer.method)
+  if (!learned || learned.percent === 0) return null
+  const { method, factor, makes, percent } = learned
+  const others = (plan.paces ?? []).filter((each) => each.method !== method)
+  const own = plan.paces?.find((each) => each.method === method)
+  const taken = own?.factor === factor && own?.makes === makes
+  const keep = (paces: NonNullable<Plan["paces"]>) =>
+    onChange({ ...plan, paces: paces.length > 0 ? paces : undefined })
+  return (
+    <p className="flex flex-wrap items-center gap-3 border-l-4 border-secondary py-1 pl-3">
+      <span>
+        Your last {makes === 1 ? "one" : makes} took {Math.abs(percent)} % {percent > 0 ? "longer" : "less time"}.
+      </span>
+      {taken && <span className="text-sm text-quiet">The times count with it.</span>}
+      <button
+        type="button"
+        className={taken ? "link-button text-sm" : "plain-button"}
+        onClick={() => keep(taken ? others : [...others, { method, factor, makes }])}
+      >
+        {taken ? "Leave the time as it was" : "Plan the time with it"}
+      </button>
+    </p>
+  )
+}
