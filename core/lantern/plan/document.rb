@@ -96,7 +96,8 @@ module Lantern
           money = Terms.of(read[:money])
           new(**read.slice(*members), units:, money:, steps: read[:steps].map { OwnStep.new(**_1) },
             lengths: reading.lengths,
-            materials: money.priced(read[:materials]), learned: Allowances.of(read[:learned]), paces: read[:paces].map { Pace.new(**_1) },
+            materials: money.priced(read[:materials]), learned: Allowances.of(read[:learned]),
+            paces: read[:paces].map { Pace.new(**_1) },
             smallest_mark: read[:smallest_mark] || MARKS[units],
             smallest_remnant: read[:smallest_remnant] || REMNANTS[units])
         end
