@@ -54,7 +54,7 @@ module Server
       answer = ask(worker, errand, given, Clock.now + within, asker)
       kept = true
       opened(answer)
-    rescue EOFError, Errno::ECONNRESET
+    rescue EOFError, Errno::ECONNRESET, Errno::EPIPE
       # Ended from outside, as a machine does that runs out of memory.
       raise Overdue
     rescue SystemCallError, IOError => error

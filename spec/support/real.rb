@@ -30,7 +30,9 @@ module RealStore
     def connect(name) = server.connect(name)
 
     # Who answers what is heavy, as in the application; with more time, since specs share the machine in four lanes.
-    def answers = @answers ||= Server::Answers.new(aside, within: Hash.new(4 * Server::Answers::MANY))
+    def answers = @answers ||= Server::Answers.new(aside, within: longer)
+
+    def longer = Server::Answers::WITHIN.transform_values { 4 * _1 }.tap { _1.default = 4 * Server::Answers::MANY }
 
     def aside = @aside ||= Server::Aside.new
 
