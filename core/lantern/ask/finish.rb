@@ -59,7 +59,7 @@ module Lantern
           layer = @layers.find { _1.id == step.layer }
           own = layer && {"method" => layer.class.method_name.to_s, "expected" => (step.minutes / layer.pace).round(2)}
           {"key" => step.id, "title" => step.title, "planned" => step.minutes.round(1),
-           "took" => (seconds[step.id] / 60.0).round(1), **own}
+           "took" => (seconds[step.id] / 60.0).round(1), **(own || {})}
         end
       end
 
