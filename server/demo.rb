@@ -27,10 +27,10 @@ module Server
         materials.each do |material, ratios|
           worked = Lantern.work(wreath["plan"])
           planned = worked["materials"].find { _1["id"] == material }["needed"]
-          longest = worked["steps"].max_by { _1["minutes"] }["id"]
+          longest = worked["steps"].max_by { _1["minutes"] }
           ratios.each do |ratio|
-            store.bench.take(wreath["id"], [{"event" => "demo-#{wreath["id"]}-#{ratio}", "step" => longest,
-                                             "kind" => "time", "amount" => (3400 * ratio).round}])
+            store.bench.take(wreath["id"], [{"event" => "demo-#{wreath["id"]}-#{ratio}", "step" => longest["id"],
+                                             "kind" => "time", "amount" => (longest["minutes"] * 60 * ratio).round}])
             store.notebook.finish(wreath["id"],
               {"used" => {material => (planned * ratio).round(2)}, "note" => notes.next})
           end

@@ -75,6 +75,10 @@ module Lantern
       # Behind, on to the next.
       def back = seats.map { {points: [_1.outer, _1.next]} }
 
+      # Where there is room on a drawing: so much up for every inch to the right.
+      UP = 0.5
+      private_constant :UP
+
       # How much of the face a filler goes over, from the wide edge inward (from memory: three quarters of the girth).
       FILLED = 0.75
 
@@ -94,8 +98,8 @@ module Lantern
         end
       end
 
-      # The gap at the wide edge that is pointed at: of the widest that no filler closes the one farthest to the right,
-      # where a drawing has room to say it.
+      # The gap at the wide edge that is pointed at: of the widest that no filler closes the one farthest to the right
+      # and a little up, where a drawing has room to say it.
       # @param lying [Float] what a coil takes of an edge
       # @return [Array<Gap>]
       def gaps(lying)
@@ -103,7 +107,7 @@ module Lantern
         widest = gaping.map { _1.gap(lying) }.max or return []
         places = gaping.select { _1.gap(lying) > widest - 1e-3 }.flat_map { |each| free(each).map { [each, _1] } }
         ends = places.map { |stretch, after| [0, 1].map { beside(wide_place(stretch, after + _1), side(stretch)) } }
-        from, to = ends.max_by { |(x, _), (to_x, _)| (x + to_x).round(6) }
+        from, to = ends.max_by { |(x, y), (to_x, to_y)| (x + to_x - UP * (y + to_y)).round(6) }
         from ? [Gap.new(from:, to:, width: widest)] : []
       end
 
