@@ -31,10 +31,10 @@ module Lantern
         [edges[0].min, edges[1].min, edges[2].max, edges[3].max].map { scale.number(_1) }
       end
 
-      # @param places [Array<Covered::Place>]
+      # @param places [Array<Covered::Patch>]
       # @return [Array<Hash>] the same as a drawing points at gaps
       def bare(places, units)
-        gaps("bare", places.map { Lantern::Place::Gap.new(from: _1.at, to: _1.at, width: _1.wide) }, units)
+        gaps("bare", places.map { Place::Gap.new(from: _1.at, to: _1.at, width: _1.wide) }, units)
       end
 
       private

@@ -107,7 +107,7 @@ module Lantern
     def drawing = @drawing ||= Draw.work(@plan, form, layers)
 
     # The places that are bare, the widest of each layer.
-    # @return [Array<Draw::Covered::Place>]
+    # @return [Array<Draw::Covered::Patch>]
     def bare_places = layers.flat_map { covered(_1).places.first(SHOWN) }
 
     # How a layer covers what it means to close, looked at once.

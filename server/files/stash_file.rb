@@ -9,7 +9,7 @@ module Server
     # `row` says which, and `id` which material it belongs to. Lengths may carry their units.
     module StashFile
       HEADS = %w[row id kind name colour texture width diameter thickness wired sheer directional notes
-        length end_width lost_edge count price sale_price].freeze
+        length end_width lost_edge count price sale_price sort shop].freeze
       ROWS = %w[material offer piece].freeze
       LENGTHS = %w[width length end_width lost_edge diameter thickness].freeze
       SWITCHES = %w[wired sheer directional].freeze
@@ -96,7 +96,7 @@ module Server
         return problems << problem(line, "There is no material “#{id}” above this line.") unless materials[id]
         material = materials[id].last
         (kind == "offer") ? material["offers"] << numbers(row.slice("width", "length", "count", "price",
-          "sale_price")) : material["on_hand"] << piece(row, material)
+          "sale_price", "shop")) : material["on_hand"] << piece(row, material)
       end
 
       def begin_material(line, row, materials, problems)
@@ -104,7 +104,8 @@ module Server
           return problems << problem(line, "The material “#{row["id"]}” stands in this file twice.")
         end
         switches = SWITCHES.select { row[_1]&.match?(/\A(yes|true|1|x)\z/i) }.to_h { [_1, true] }
-        document = row.except("row", "length", "end_width", "count", "price", "sale_price", *SWITCHES).merge(switches)
+        document = row.except("row", "length", "end_width", "count", "price", "sale_price", "shop", *SWITCHES)
+          .merge(switches)
         materials[row["id"]] = [line, document.merge("offers" => [], "on_hand" => [])]
       end
 

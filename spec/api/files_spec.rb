@@ -65,6 +65,20 @@ RSpec.describe "Files in and out", :api, :store do
     expect(printed).not_to match(/\b1 (strips|rings)\b/)
   end
 
+  it "keeps a tie's sort and an offer's shop through CSV, and takes in a file without them" do
+    ties = {"id" => "ties", "kind" => "tie", "sort" => "cable", "name" => "Ties",
+            "offers" => [{"count" => 50, "price" => "2.20", "shop" => "The corner"}]}
+    ask(:post, "/materials", {units: "in", material: ties})
+    text = fetch("/stash.csv").body
+    RealStore.empty
+    take_in(text)
+    expect(ask(:get, "/materials")["materials"][0]["material"]).to include(ties)
+    older = CSV.parse(text, headers: true).by_col!.delete_if { |head, _| %w[sort shop].include?(head) }
+    RealStore.empty
+    take_in(older.to_csv)
+    expect(ask(:get, "/materials")["materials"][0]["material"]["offers"]).to eq [{"count" => 50, "price" => "2.20"}]
+  end
+
   it "defuses what a spreadsheet would take for a formula, and takes it in again as it was" do
     ask(:post, "/materials",
       {units: "in", material: rope(name: "=HYPERLINK(\"http://evil\")", notes: "@cmd", on_hand: [44])})

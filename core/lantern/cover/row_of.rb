@@ -15,7 +15,7 @@ module Lantern
       option :count, :count, most: 500, label: "How many", default_says: "twelve, or as many as the spacing fits"
       option :spacing, :length, most: 240, label: "From one to the next"
       option :per_section, :count, most: 60, fine: true, label: "In every section"
-      option :every, :count, most: 60, fine: true, label: "In every so-manieth tie",
+      option :every, :count, most: 60, fine: true, label: "One in how many ties",
         help: "2 is every other tie of a form with ties on it."
       option :sides, :choice, fine: true, default: :face, label: "Where they sit",
         choices: {face: "On the face", alternate: "In and out by turns"}

@@ -16,7 +16,7 @@ module Lantern
       LEAST = 0.4
 
       # A place where the form shows: how wide, in the middle of what, and where that is said to be.
-      Place = Value.define(:wide, :at, :where, :corner) do
+      Patch = Value.define(:wide, :at, :where, :corner) do
         def to_h(scale) = {"key" => where.tr(" ", "_"), "where" => where, "wide" => scale.number(wide),
                            "at" => scale.point(at)}
       end
@@ -30,12 +30,12 @@ module Lantern
       # @return [Float, nil] the share that is hidden, 0..1; nil where it does not mean to close anything
       def share
         return unless closes?
-        return 1.0 if @layer.lies.all?(Lantern::Place::Lie::Wash)
+        return 1.0 if @layer.lies.all?(Place::Lie::Wash)
         area = whole.area
         area.zero? ? 1.0 : (1 - bare.area / area).clamp(0.0, 1.0)
       end
 
-      # @return [Array<Place>] wider than the covering accepts, the widest first
+      # @return [Array<Patch>] wider than the covering accepts, the widest first
       def places
         return [] unless closes? && @layer.accepts
         @places ||= bare.places(seen).filter_map { |stretches| place(stretches) }
@@ -135,7 +135,7 @@ module Lantern
       def named(at, wide)
         corner = corners.find { |x, y| Math.hypot(x - at[0], y - at[1]) < @form.face * 0.75 + wide }
         says = corner ? "at the point at #{hour(corner)}" : "#{edge(at)} at #{hour(at)}"
-        Place.new(wide:, at:, where: says, corner: !corner.nil?)
+        Patch.new(wide:, at:, where: says, corner: !corner.nil?)
       end
 
       def corners = @corners ||= @form.stretches.fans.flat_map { |fan| [fan.at(0.5), fan.pivot] }

@@ -106,10 +106,6 @@ module Lantern
       # The paths it is joined from; most are one.
       def strands = [self]
 
-      # The strand that a distance falls on, and the distance at which it begins.
-      # @return [(Path, Float)]
-      def strand_at(_distance) = [self, 0.0]
-
       # How far the path turns at each of its corners, in radians; positive where the outside is the
       # longer side.
       # @return [Array<Float>]
@@ -261,10 +257,13 @@ module Lantern
       def meeting(before, after, bend, across)
         back = ahead = across.abs * Math.tan(bend.abs / 2)
         20.times do
-          return if back > before.length || ahead > after.length
+          # On the way there it may be past an end; not where it arrives.
+          return if back > 2 * before.length + across.abs * 4 || ahead > 2 * after.length + across.abs * 4
           (fx, fy), (gx, gy) = before.beside(before.length - back, across), after.beside(ahead, across)
           dx, dy = gx - fx, gy - fy
-          return [back, ahead] if dx.abs + dy.abs < 1e-9 && back >= 0 && ahead >= 0
+          if dx.abs + dy.abs < 1e-9 && back >= 0 && ahead >= 0
+            return (back > before.length || ahead > after.length) ? nil : [back, ahead]
+          end
           (ax, ay), (bx, by) = before.direction(before.length - back), after.direction(ahead)
           along, beyond = 1 + before.curvature * across, 1 + after.curvature * across
           spread = ax * by - ay * bx

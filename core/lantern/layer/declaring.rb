@@ -9,7 +9,8 @@ module Lantern
         length: Plan::Field::Length, count: Plan::Field::Count, number: Plan::Field::Number,
         choice: Plan::Field::Choice, switch: Plan::Field::Switch, list: Plan::Field::List,
         record: Plan::Field::Record, reference: Plan::Field::Reference, area: Plan::Field::Area,
-        stack: Plan::Field::Stack, stop: Plan::Field::Stop, spot: Plan::Field::Spot, text: Plan::Field::Text, weight: Plan::Field::Weight
+        stack: Plan::Field::Stack, stop: Plan::Field::Stop, spot: Plan::Field::Spot, text: Plan::Field::Text,
+        weight: Plan::Field::Weight
       }.freeze
 
       # @return [Symbol] its name in plans

@@ -54,9 +54,9 @@ module Lantern
         half = length / 6
         items = (0...count).flat_map do |i|
           (0...each).flat_map do |turn|
-            angle = (place + turn * 2) * 0.5
-            [angle, angle + Math::PI]
-              .map { |lean| {points: standing(form, (i + 0.5) * step, aside(form, i, alternate), half, Math::PI / 2 + lean, 1)} }
+            angle = (place + turn * 2) * 0.5 + Math::PI / 2
+            across = aside(form, i, alternate)
+            [angle, angle + Math::PI].map { |lean| {points: standing(form, (i + 0.5) * step, across, half, lean, 1)} }
           end
         end
         Lie::Loop.new(layer: id, unit: :loops, key: :"loops_#{place + 1}", materials: [material],

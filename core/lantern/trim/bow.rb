@@ -64,6 +64,7 @@ module Lantern
         super
         refuse_crowd(pieces, "strips", "pieces")
         check_beneath
+        check_hour
         centre_band && other(centre_band, TAKES, "centre_band")
       end
 
@@ -72,7 +73,10 @@ module Lantern
       def loops = super || usual(:loops).to_i
 
       # On another bow an inch smaller a side, so that every layer shows (common practice).
-      def loop_size = super || (below ? [below - 1, usual(:loop_size) / 2].max : usual(:loop_size))
+      def loop_size = super || (below ? showing_beneath : usual(:loop_size))
+
+      # Of a small bow half as large.
+      def showing_beneath = [below - 1, below / 2].max
 
       # The loops of the bow that it sits on.
       def below
@@ -178,9 +182,9 @@ module Lantern
       end
 
       def hides_beneath
-        return unless below && loop_size > below - 1
+        return unless below && loop_size > showing_beneath
         finding(:warn, "hides_beneath", "Its loops of #{text(loop_size)} hide the bow beneath, of #{text(below)}: an " \
-          "inch less, and every layer shows.", try: {"loop_size" => text([below - 1, 1].max)})
+          "inch less, and every layer shows.", try: {"loop_size" => text(showing_beneath)})
       end
 
       def tying

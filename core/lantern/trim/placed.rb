@@ -26,6 +26,12 @@ module Lantern
         refuse("on", "#{beneath.kind.title} has no place of its own to sit on: say the hour.")
       end
 
+      # @raise [Plan::Refused] for what cannot hang in the opening with what it sits on
+      def check_hour
+        return unless on && at == :middle
+        refuse("on", "What it would sit on hangs in the middle: fix it to that first, and say the hour here.")
+      end
+
       # Where it is: its own hour, or that of what it sits on.
       def at = on ? place_of(beneath) : super
 

@@ -48,6 +48,16 @@ RSpec.describe Lantern::Form::Way do
     end
   end
 
+  # The stretch past the corner is shorter than the tight edge loses there between straight legs.
+  it "closes the notch it ends at, whatever the cord" do
+    [0.25, 0.3, 0.3125].each do |thick|
+      worked = Lantern::Work.read(plan(form: heart, materials: [rope(diameter: thick)],
+        layers: [coil(from: 6, to: 12)]))
+      expect([thick, worked.covered(worked.layers.first).places.map(&:where)]).to eq [thick, []]
+      expect(worked.layers.first.form.stretches.legs.last.run).to be < 0.01
+    end
+  end
+
   it "makes one join do for both where they meet" do
     alone = of(ring, layer("spiral_wrap", "tape", from: 6, to: 12))["layers"][0]["figures"]["length"]
     both = of(ring, coil(from: 12, to: 6), layer("spiral_wrap", "tape", from: 6, to: 12).merge("id" => "tape"))

@@ -36,6 +36,14 @@ RSpec.describe Lantern::Trim::Placed do
       expect(hidden["layers"][1]["findings"].find { _1["code"] == "hides_beneath" }["try"]).to eq("loop_size" => "3 in")
     end
 
+    it "shows the one beneath however small that is, and is not set on what hangs in the middle" do
+      small = Lantern.work(trimmed(under.merge("loop_size" => 1), layer("bow", "tape", id: "top", on: "under")))
+      expect(small["layers"][1]["settings"]["loop_size"]).to eq "1/2 in"
+      expect(small["layers"][1]["findings"].map { _1["code"] }).not_to include("hides_beneath")
+      expect(problems(trimmed(heart, layer("bow", "tape", id: "top", on: "heart"))))
+        .to match("layers.1.on" => /hangs in the middle/)
+    end
+
     it "is told where two things are in one place and not meant as a stack" do
       said = ->(at) {
         Lantern.work(trimmed(under, layer("bow", "tape", id: "other", at:)))["layers"][1]["findings"]
@@ -65,7 +73,7 @@ RSpec.describe "Names of a plan" do
     work(form:, materials: [material, *options.delete(:more)], layers: [layer(method, material["id"], **options)])
   end
 
-  it "rows so many a section, or in every so-manieth tie" do
+  it "rows so many a section, or one in so many ties" do
     expect(figures("row_of", ribbon, per_section: 3)["layers"][0]["figures"]["repeats"]).to eq 36
     ties = {"rails" => 2, "outside" => 12, "inside" => 8, "ties" => 12}
     expect(figures("row_of", ribbon, form: ties, every: 2)["layers"][0]["figures"]["repeats"]).to eq 12

@@ -123,7 +123,7 @@ function Control({
   }
   const shown =
     draft ?? (problem === undefined ? understood : undefined) ?? (value === undefined ? "" : String(value))
-  const kept = typeof value === "number" || ["count", "number", "area", "stop"].includes(field.kind)
+  const kept = typeof value === "number" || NUMERIC.includes(field.kind)
   return (
     <input
       id={id}
@@ -151,12 +151,14 @@ function Control({
   )
 }
 
+/** Kinds of field that hold a number where one is written. */
+const NUMERIC = ["count", "number", "area", "stop", "spot"]
+
 /** What a maker wrote, as the document holds it: nothing for an empty field, a number where it is plainly one. */
 function written(text: string, field: Field, numeric: boolean): unknown {
   const trimmed = text.trim()
   if (trimmed === "") return undefined
-  if (["length", "count", "number", "area", "stop"].includes(field.kind) && numeric && /^\d+(\.\d+)?$/.test(trimmed))
-    return Number(trimmed)
+  if (["length", ...NUMERIC].includes(field.kind) && numeric && /^\d+(\.\d+)?$/.test(trimmed)) return Number(trimmed)
   return field.kind === "length" && /^\d+(\.\d+)?$/.test(trimmed) ? Number(trimmed) : text
 }
 

@@ -69,3 +69,11 @@ it("puts another covering in the place of the first, and keeps what trims it and
   ])
   expect(layersOf(after, "trim", coverings)).toEqual([{ layer: { id: "b", method: "bow" }, index: 2 }])
 })
+
+it("keeps ties and wire that no layer names: the steps take from them", () => {
+  const known = [material("rope"), material("cable", "tie"), material("other", "tie"), material("thin", "wire")]
+  const own = [material("cable", "tie"), material("thin", "wire")]
+  const layers = [{ id: "base", method: "rope_coil", material: "rope" }]
+  const kept = withMaterials(plan(layers, own), known).materials?.map((each) => each.id)
+  expect(kept).toEqual(["rope", "cable", "thin"])
+})

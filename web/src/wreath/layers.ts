@@ -7,11 +7,15 @@ export function knownMaterials(plan: Plan, stash: StashMaterial[]): Material[] {
   return [...own, ...others]
 }
 
-/** The plan with exactly the materials its layers name in whatever option, from the plan or the stash; and its glue. */
+/** What the steps use up without a layer naming it: it stays in a plan that has it. */
+const USED_UP = ["glue", "tie", "wire"]
+
+/** The plan with the materials its layers and its form name, from the plan or the stash; and what its steps use up. */
 export function withMaterials(plan: Plan, known: Material[]): Plan {
   const named = new Set(textsIn([plan.layers ?? [], plan.form.material]))
-  const glue = new Set(plan.materials?.filter((material) => material.kind === "glue").map((material) => material.id))
-  return { ...plan, materials: known.filter((material) => named.has(material.id) || glue.has(material.id)) }
+  const used = plan.materials?.filter((material) => USED_UP.includes(material.kind)) ?? []
+  const kept = new Set(used.map((material) => material.id))
+  return { ...plan, materials: known.filter((material) => named.has(material.id) || kept.has(material.id)) }
 }
 
 /** Every text anywhere in a value. */
