@@ -1,8 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { Link, useNavigate, useParams } from "react-router"
-import { api, type Finding, type WorkedOccasion } from "../keep/client"
-import { askAgain } from "../keep/keys"
+import { answered, api, type Finding, type WorkedOccasion } from "../keep/client"
+import { askAgain, keys } from "../keep/keys"
 import { useWorkedOccasion } from "../keep/queries"
 import { Conflict } from "../pieces/Conflict"
 import { OpenChoice } from "../pieces/OpenChoice"
@@ -170,17 +170,27 @@ function Figure({ figure, says, bad }: { figure: string; says: string; bad?: boo
 function Removing({ id }: { id: number }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
+  const [refused, setRefused] = useState("")
+  // The page is left first: what is asked again then is only what the list shows.
   const remove = async () => {
-    const current = await api.GET("/occasions/{id}", { params: { path: { id } } })
-    if (current.data) {
-      await api.DELETE("/occasions/{id}", { params: { path: { id }, query: { version: current.data.version } } })
-    }
-    await askAgain(queries, ["occasions", "bin"])
+    const current = answered(await api.GET("/occasions/{id}", { params: { path: { id } } }))
+    answered(await api.DELETE("/occasions/{id}", { params: { path: { id }, query: { version: current.version } } }))
     void navigate("/occasions")
+    queries.removeQueries({ queryKey: keys.occasion(id) })
+    void askAgain(queries, ["occasions", "bin"])
   }
   return (
     <p className="no-print pt-6">
-      <button type="button" className="link-button text-sm text-quiet" onClick={() => void remove()}>
+      {refused && (
+        <span role="alert" className="block font-semibold text-error">
+          {refused}
+        </span>
+      )}
+      <button
+        type="button"
+        className="link-button text-sm text-quiet"
+        onClick={() => void remove().catch((error: Error) => setRefused(error.message))}
+      >
         Delete this occasion; its wreaths stay
       </button>
     </p>
