@@ -225,6 +225,13 @@ module Lantern
 
     def finding(level, code, says, **rest) = Plan::Finding.new(level:, code:, says:, **rest)
 
+    # Which material comes next and how many of it, where they change from one to the next.
+    # @param order [Array<Integer>] which of the materials each is
+    # @return [Array<(String, Integer)>, nil]
+    def in_turn(order)
+      order.chunk_while { _1 == _2 }.map { [materials[_1.first].name, _1.size] } unless materials.one?
+    end
+
     # Needs of this layer, spread as it is.
     def run(**rest) = Place::Need.run(spread: self.class.spread, **rest)
 

@@ -20,9 +20,30 @@ module Server
           .join(" · "), color: "555555"
         buying(pdf)
         lengths(pdf)
+        handed_out(pdf)
         ready(pdf)
         cautions(pdf)
         labels(pdf)
+      end
+
+      # Which package is for which wreath.
+      def handed_out(pdf)
+        pdf.start_new_page if pdf.cursor < 120
+        pdf.move_down 14
+        pdf.text "Handed out, wreath by wreath", size: 12, style: :bold
+        @worked["hand_out"].each do |each|
+          next if each["parts"].empty?
+          pdf.start_new_page if pdf.cursor < 40
+          pdf.move_down 5
+          pdf.text glyphs("#{each["wreath"]}#{", #{each["quantity"]} alike" if each["quantity"] > 1}"), style: :bold
+          each["parts"].each { |part| pdf.indent(10) { pdf.text glyphs(part_says(part)) } }
+        end
+      end
+
+      def part_says(part)
+        return "#{part["name"]}: #{part["says"]}" unless part["from"]
+        "#{part["name"]}, #{part["from"]}: #{part["count"]} #{part["what"]}, #{part["says"]}" \
+          "#{" each" if part["count"] > 1}"
       end
 
       # Cut them apart and tie one to each bundle.
@@ -47,7 +68,7 @@ module Server
         pdf.undash
         pdf.text_box glyphs(bundle["wreath"]), at: [left + 6, top - 6], width: width - 12, height: 12, style: :bold,
           overflow: :shrink_to_fit
-        pdf.text_box glyphs("#{bundle["count"]} #{bundle["what"]} of #{bundle["says"]}"), at: [left + 6, top - 20],
+        pdf.text_box glyphs("#{bundle["count"]} #{bundle["what"]}, #{bundle["says"]}"), at: [left + 6, top - 20],
           width: width - 12, height: 12, overflow: :shrink_to_fit
         pdf.text_box glyphs(bundle["material"]), at: [left + 6, top - 34], width: width - 12, height: 11, size: 8,
           overflow: :shrink_to_fit

@@ -131,7 +131,7 @@ RSpec.describe Lantern::Cut do
     Lantern::Cut::Demand::Piece.new(layer: "one", what: "strips", length: length.to_r, width: width&.to_r, count:)
 
   def demand(*pieces) =
-    Lantern::Cut::Demand.new(pieces:, run: 0.0, run_what: "", join: 1, least: 0, spread: 0.0, allowance: 0.0)
+    Lantern::Cut::Demand.new(pieces:, runs: [], join: 1, least: 0, spread: 0.0, allowance: 0.0)
 
   def material(kind, offers, on_hand = [])
     Lantern::Plan::Material.new(**Lantern::Plan::Material.members.to_h { [_1, nil] }, id: "m", kind:,

@@ -21,6 +21,8 @@ module Lantern
         "remnant #{Measure::Length.in_units(bar.length, @units)}"
       end
 
+      def lengthwise? = @material.lengthwise?
+
       # What a stack of bars cut alike is called on the cut sheet.
       # @param alike [Array<(Cut::Bar, Integer)>]
       # @return [String]

@@ -33,7 +33,7 @@ module Lantern
       # @return [Array<Place::Step>]
       def steps
         @steps ||= with_own([prepare, *cutting, *of_layers, look]).map do |step|
-          step.with(cautions: step.cautions.select { _1.on?(@form.base) })
+          step.with(cautions: step.cautions.select { _1.on?(@form.base) }, takes: taken(step))
         end
       end
 
@@ -59,6 +59,24 @@ module Lantern
       end
 
       private
+
+      # What a step takes up: everything that is cut, when it is cut; then what each layer's own needs are.
+      def taken(step)
+        return cut_needs.map { Taken.of(_1, @plan, times: @plan.quantity) } if step.id == "cut"
+        layer = @layers.find { _1.id == step.layer } or return
+        own = taken_of(layer).fetch(step.id, []).map { Taken.of(_1, @plan) }
+        # What is fixed is fixed last.
+        (layer.course.last.id == step.id) ? own + fixings_of(layer) : own
+      end
+
+      def fixings_of(layer) = supplies.fixings.select { _1.layer == layer.id }.map { Taken.fixing(_1) }
+
+      def taken_of(layer)
+        (@taken ||= {}.compare_by_identity)[layer] ||= Taken.shared_out(layer.course, layer.required)
+      end
+
+      # What is cut before the work begins.
+      def cut_needs = @layers.flat_map(&:required).select { _1.cut? && !_1.own_cut }
 
       # The maker's own steps, each behind the last step of what it comes after; behind the hangers where nothing is
       # hung, before the look from a distance.
@@ -91,7 +109,7 @@ module Lantern
 
       # One step for all the pieces of all wreaths; runs are cut as they end, and some layers cut their own.
       def cutting
-        pieces = @layers.flat_map(&:required).select { _1.cut? && !_1.own_cut }.sum(&:count) * @plan.quantity
+        pieces = cut_needs.sum(&:count) * @plan.quantity
         return [] if pieces.zero?
         [Place::Step.new(id: "cut", title: "Cut the pieces", count: pieces, unit: :pieces, move: :cut,
           minutes: CUT_MINUTES + pieces * PIECE_MINUTES,

@@ -3,8 +3,11 @@
 module Lantern
   module Bench
     # What the steps of a layer hold things with: a sort of tie or wire, how many, and for what. `material` is the one
-    # of the plan that it is taken from, when there is one.
-    Fixing = Value.define(:sort, :count, :for, :material)
+    # of the plan that it is taken from, when there is one; `layer` is whose steps they are, nobody's where parts are
+    # joined.
+    Fixing = Value.define(:sort, :count, :for, :material, :layer) do
+      def initialize(layer: nil, **given) = super
+    end
 
     class Fixing
       # The sorts: how a layer says how many it uses, what one is called, and what of the plan's materials it is.
@@ -31,15 +34,15 @@ module Lantern
           joined + layers.flat_map { |layer|
             SORTS.filter_map { |sort, each|
               count = layer.public_send(each.used)
-              of(plan, sort, count, layer.class.title.downcase) if count.positive?
+              of(plan, sort, count, layer.class.title.downcase, layer.id) if count.positive?
             }
           }
         end
 
         private
 
-        def of(plan, sort, count, use)
-          new(sort:, count:, for: use, material: plan.materials.find(&SORTS.fetch(sort).suits))
+        def of(plan, sort, count, use, layer = nil)
+          new(sort:, count:, for: use, material: plan.materials.find(&SORTS.fetch(sort).suits), layer:)
         end
       end
 
@@ -50,6 +53,13 @@ module Lantern
         return unless material
         asked = {material: material.id, what: unit.key, of: " for #{self.for}", count:}
         material.counted? ? Place::Need.items(**asked) : Place::Need.pieces(**asked, length: WIRE)
+      end
+
+      # @return [String] "2 ties", "1/2 chenille stem"
+      def says
+        whole, part = count.divmod(1)
+        number = [(whole.to_i if whole.positive?), (part.to_r.rationalize(0.01r) unless part.zero?)].compact.join(" ")
+        "#{number} #{unit.word((count <= 1) ? 1 : 2)}"
       end
 
       # @return [Hash] ready for JSON

@@ -106,6 +106,7 @@ module Lantern
           step("layer#{i + 1}", "Layer #{i + 1}",
             "Roll each, glue its seam, pinch the foot flat. Set #{count} " \
             "round#{" in the gaps of the layer below" if i.positive?}.", count:, unit: :cones, lays: :"cones_#{i + 1}",
+            takes: [required[i]].compact,
             minutes: count * 1.5 + (i.zero? ? 3 : 0))
         }
       end

@@ -139,7 +139,8 @@ module Lantern
         place = (knots == :outside) ? "and pull it to the outer edge" : "on the front, tails outward"
         [step("knot", "Knot the strips", "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double " \
           "knot #{place}, and push them together.", count: tied, unit: :strips,
-          minutes: tied * (sheer? ? 0.14 : 0.4), pattern: [["in this section", per_section]], rounds: "section")]
+          minutes: tied * (sheer? ? 0.14 : 0.4), pattern: [["in this section", per_section]], rounds: "section",
+          sequence: in_turn(colours))]
       end
 
       # Round one rail they do not mean to close the band.

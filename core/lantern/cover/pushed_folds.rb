@@ -93,7 +93,7 @@ module Lantern
       def steps
         [step("fold", "Fold and push", "Fold each strip into #{folds} loops of #{text(fold_size)}, push it through " \
           "from the back, one loop in each space, and cinch it behind with a tie.", count: pieces, unit: :strips,
-          lays: :loops, minutes: 2 + pieces * 1.5)]
+          lays: :loops, minutes: 2 + pieces * 1.5, sequence: in_turn(colours))]
       end
 
       def closes = form.areas

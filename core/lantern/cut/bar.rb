@@ -15,9 +15,10 @@ module Lantern
       NARROWEST = 1
 
       # So many cuts of one length, one after another; for a run, what this bar gives it; on a sheet,
-      # the block they lie in and how wide each is. `one` is what one of them is called.
-      Cut = Value.define(:what, :one, :length, :count, :shape, :width, :block) do
-        def initialize(one: nil, width: nil, block: nil, **given) = super
+      # the block they lie in and how wide each is. `one` is what one of them is called, `asker` the number of the
+      # wreath that it is for, when there are several.
+      Cut = Value.define(:what, :one, :length, :count, :shape, :width, :block, :asker) do
+        def initialize(one: nil, width: nil, block: nil, asker: nil, **given) = super
 
         def run? = shape == :run
       end

@@ -4,26 +4,32 @@ module Lantern
   module Cut
     # Everything that is asked of one material, for all wreaths.
     #
-    # `pieces` are cut whole (of what is counted, taken whole); `run` is the length of all runs together, each
+    # `pieces` are cut whole (of what is counted, taken whole); `runs` are all runs and `run` their length, each
     # join costing `join` and nothing shorter than `least` being joined in. `spread` is how far the real runs may
     # lie about the sum (one standard deviation), and `allowance` how much more must be in hand to be as sure as
     # the maker wants to be; cut pieces are counted, and have their spares. All in inches.
-    Demand = Value.define(:pieces, :run, :run_what, :join, :least, :spread, :allowance)
+    Demand = Value.define(:pieces, :runs, :join, :least, :spread, :allowance)
 
     class Demand
       # What somebody needs, for so many wreaths alike.
       Asked = Value.define(:layer, :need, :times)
 
+      # A length that may be joined, what it is for and which wreath asks for it (by its number, when there are
+      # several).
+      Run = Value.define(:what, :length, :asker) do
+        def initialize(asker: nil, **given) = super
+      end
+
       # So many alike, and who asked for them; `one` is what one of them is called, `grain` which way they lie
       # on cloth.
-      Piece = Value.define(:layer, :what, :one, :length, :width, :count, :grain) do
-        def initialize(one: nil, width: nil, grain: :any, **given) = super
+      Piece = Value.define(:layer, :what, :one, :length, :width, :count, :grain, :asker) do
+        def initialize(one: nil, width: nil, grain: :any, asker: nil, **given) = super
 
         # @param asked [Asked]
         def self.of(asked)
           need = asked.need
           new(layer: asked.layer, what: need.what, one: need.one, length: need.length, width: need.width,
-            count: need.count * asked.times, grain: need.grain)
+            count: need.count * asked.times, grain: need.grain, asker: need.asker)
         end
       end
 
@@ -35,11 +41,14 @@ module Lantern
         spread = Math.sqrt(runs.sum { |each| (each.need.total.to_f * each.need.spread * each.times)**2 })
         new(
           pieces: pieces.map { Piece.of(_1) },
-          run: runs.sum { _1.need.length * _1.times }, run_what: runs.map { _1.need.what }.uniq.join(" and "),
+          runs: runs.map { Run.new(what: _1.need.what, length: _1.need.length * _1.times, asker: _1.need.asker) },
           join: runs.map { _1.need.join }.max || 1, least: runs.map { _1.need.least }.max || 0,
           spread:, allowance: [Measure::Chance.spreads_for(sureness) * spread, 0].max
         )
       end
+
+      # @return [Numeric] inches of all runs
+      def run = runs.sum(&:length)
 
       # @return [Numeric] inches in all, without joins; of what is counted, how many
       def total = run + pieces.sum { _1.length * _1.count }

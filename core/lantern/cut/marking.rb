@@ -58,24 +58,55 @@ module Lantern
       # Thousands of bars are cut alike; what they are cut into is the same value.
       def cut(piece, count)
         known = (@cuts[piece] ||= {})
-        known[count] ||= Bar::Cut.new(what: piece.what, one: piece.one, length: piece.length, count:, shape: :pieces)
+        known[count] ||= Bar::Cut.new(what: piece.what, one: piece.one, length: piece.length, count:, shape: :pieces,
+          asker: piece.asker)
       end
 
-      def lay_run
-        wanted = (@problem.demand.run * Problem::PER_INCH).ceil
-        return {} if wanted.zero?
-        laid = {}
-        order.each do |index|
-          left = left_in(index)
-          next if @problem.given(left).zero?
-          break if wanted <= 0
-          joined = laid.empty? ? 0 : @problem.join
-          given = [left, wanted + joined].min
-          laid[index] = [Bar::Cut.new(what: @problem.demand.run_what, length: Rational(given, Problem::PER_INCH),
-            count: 1, shape: :run)]
-          wanted -= given - joined
+      # One run after another, each ending where it ends, so that it can be handed to whoever asked for it. What
+      # is too short to be joined in is passed over while there is enough without it.
+      def lay_run = pour(@problem.least) || pour(0)
+
+      # @param least [Integer] the shortest length that a run is given
+      # @return [Hash{Integer=>Array<Bar::Cut>}, nil] by bar; nothing when it does not all fit so
+      def pour(least)
+        rooms = order.map { [_1, left_in(_1)] }.reject { |_, left| @problem.given(left).zero? }
+        laid = Hash.new { |all, index| all[index] = [] }
+        wanted.each do |run, length|
+          joined = 0
+          until length <= 0
+            rooms.shift while rooms.any? && (rooms[0][1] <= joined || rooms[0][1] < least)
+            return (laid if least.zero?) if rooms.empty?
+            index, left = rooms.first
+            given = part(left, length + joined, least)
+            laid[index] << laid_cut(run, given)
+            rooms[0][1] -= given
+            length -= given - joined
+            joined = @problem.join
+          end
         end
         laid
+      end
+
+      # As much of a bar as a run takes, so that what it still needs then is not too short either.
+      def part(left, needed, least)
+        return needed if needed <= left
+        short = least - (needed - left + @problem.join)
+        (short.positive? && left - short >= least) ? left - short : left
+      end
+
+      def laid_cut(run, given)
+        Bar::Cut.new(what: run.what, length: Rational(given, Problem::PER_INCH), count: 1, shape: :run,
+          asker: run.asker)
+      end
+
+      # The runs and their lengths in whole nanometres, which together are no more than all of them together.
+      def wanted
+        reached = 0
+        @problem.demand.runs.map do |run|
+          before = (reached * Problem::PER_INCH).ceil
+          reached += run.length
+          [run, (reached * Problem::PER_INCH).ceil - before]
+        end
       end
 
       # Remnants first, then packages; the one with most left comes last.

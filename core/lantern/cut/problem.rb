@@ -6,7 +6,7 @@ module Lantern
     # rounds down, every cut rounds up. An inch is 25 400 000 of them exactly.
     class Problem
       PER_INCH = 25_400_000
-      attr_reader :stock, :demand, :items, :counts, :run, :join
+      attr_reader :stock, :demand, :items, :counts, :run, :join, :least
 
       # @param stock [Array<Stock>] what is shorter than a nanometre holds nothing, and is left out
       # @param demand [Demand]

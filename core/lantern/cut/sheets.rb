@@ -104,7 +104,7 @@ module Lantern
         count = [block.columns * block.rows, entry[2]].min
         entry[2] -= count
         Bar::Cut.new(what: piece.what, one: piece.one, length: piece.length, count:, shape: :pieces, width: piece.width,
-          block:)
+          block:, asker: piece.asker)
       end
 
       # No sheet yields more strips of a kind than its best layout, and all of them no more than their

@@ -7,9 +7,9 @@ module Lantern
     # to the mark, or so many of what is counted.
     #
     # `what` is what they are called, `one` what one of them is; `own_cut` says that the layer's own steps cut
-    # it, so that it is not cut with the rest.
+    # it, so that it is not cut with the rest. `asker` is the number of the wreath that asks, when there are several.
     Need = Value.define(:material, :what, :one, :shape, :length, :count, :width, :join, :least, :spread, :grain,
-      :own_cut)
+      :own_cut, :asker)
 
     class Need
       # How far a need lies about its sum when nobody has measured it (from memory).
@@ -63,8 +63,8 @@ module Lantern
       # Whether it is cut to length before the work begins.
       def cut? = shape == :pieces
 
-      # The same, asked for by somebody: a wreath's name behind it.
-      def asked_by(name) = with(what: "#{what} (#{name})", one: "#{one} (#{name})")
+      # The same, asked for by one of several wreaths: its name behind it.
+      def asked_by(name, number) = with(what: "#{what} (#{name})", one: "#{one} (#{name})", asker: number)
 
       # @return [Need] a share of it; whole things rounded down
       def share(part)

@@ -6,9 +6,10 @@ module Lantern
     # `pattern` is how the count goes in rounds, as in `[["over", 4], ["under", 2]]`, and `rounds` what a round
     # is called. `move` is the hand's move, `look` what to look at before going on, `layer` what it is a step
     # of, `after` what a step of the maker's own comes after, `lays` which lies of that layer are there when it is
-    # done, and `changes` after how many the next length begins.
+    # done, and `changes` after how many the next length begins. `sequence` is which material comes next where they
+    # change from one to the next, as in `[["Indigo tape", 2], ["Marigold tape", 1]]`, and `takes` what it takes up.
     Step = Value.define(:id, :title, :says, :count, :unit, :minutes, :move, :look, :pattern, :rounds, :layer, :lays,
-      :changes, :cautions, :after)
+      :changes, :cautions, :after, :sequence, :takes)
 
     class Step
       # @param unit [Symbol, nil] one of {Unit}; what it counts is what it lays, unless `lays` says otherwise
@@ -28,7 +29,8 @@ module Lantern
           "unit_one" => unit&.one, "minutes" => minutes.round(1), "move" => move.key.to_s, "move_says" => move.says,
           "look" => look || move.look, "cautions" => cautions.map(&:says),
           "pattern" => pattern&.map { |says, number| {"says" => says, "count" => number} },
-          "rounds" => rounds, "layer" => layer, "lays" => lays&.to_s, "changes" => changes
+          "sequence" => sequence&.map { |name, number| {"says" => name, "count" => number} },
+          "takes" => takes&.any? ? takes.map(&:to_h) : nil, "rounds" => rounds, "layer" => layer, "lays" => lays&.to_s, "changes" => changes
         }.compact
       end
     end

@@ -6,7 +6,7 @@ RSpec.describe Lantern::Cut::Counts do
     material = Lantern::Plan::Material.new(**fields, id: "ties", kind: :tie, name: "Ties", on_hand:,
       offers: offers.map { |count, price| {count:, price: BigDecimal(price)} })
     piece = Lantern::Cut::Demand::Piece.new(layer: "one", what: "ties", length: 1r, width: nil, count: wanted)
-    demand = Lantern::Cut::Demand.new(pieces: [piece], run: 0.0, run_what: "", join: 1, least: 0, spread: 0.0,
+    demand = Lantern::Cut::Demand.new(pieces: [piece], runs: [], join: 1, least: 0, spread: 0.0,
       allowance: 0.0)
     described_class.cut(material, demand)
   end

@@ -9,7 +9,7 @@ RSpec.describe Lantern::Cut::Mixes do
         length: length.to_r, price: price * 10_000, limit: nil)
     }
     piece = Lantern::Cut::Demand::Piece.new(layer: "", what: "", length: 1r, width: nil, count: total)
-    Lantern::Cut::Problem.new(stock:, demand: Lantern::Cut::Demand.new(pieces: [piece], run: 0.0, run_what: "", join: 1,
+    Lantern::Cut::Problem.new(stock:, demand: Lantern::Cut::Demand.new(pieces: [piece], runs: [], join: 1,
       least: 0, spread: 0.0, allowance: 0.0))
   end
 

@@ -5,6 +5,9 @@ interface Props {
   count: number
   first: boolean
   last: boolean
+  /** What comes next and what came before, where that is not the next step of this wreath. */
+  next?: string
+  before?: string
   action: React.RefObject<HTMLButtonElement | null>
   onCount: (amount: number) => void
   onGo: (by: number) => void
@@ -14,9 +17,9 @@ const BIG = "min-h-24 cursor-pointer rounded-lg font-bold"
 const AMBER = `${BIG} flex-[3] bg-primary px-6 text-2xl text-primary-content`
 
 /** One big thing to do, and the small ones beside it. */
-export function Actions({ step, count, first, last, action, onCount, onGo }: Props) {
+export function Actions({ step, count, first, last, next: other, before, action, onCount, onGo }: Props) {
   const open = step.count !== undefined && count < step.count
-  const next = last ? "Finish" : "Next step"
+  const next = other ?? (last ? "Finish" : "Next step")
   return (
     <div className="flex flex-wrap gap-3">
       {open ? (
@@ -40,7 +43,7 @@ export function Actions({ step, count, first, last, action, onCount, onGo }: Pro
       )}
       <span className="flex w-full gap-3">
         <button type="button" className="plain-button min-h-11 flex-1" disabled={first} onClick={() => onGo(-1)}>
-          Step before
+          {before ?? "Step before"}
         </button>
         {open && (
           <button type="button" className="plain-button min-h-11 flex-1" onClick={() => onGo(1)}>

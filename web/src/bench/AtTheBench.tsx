@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react"
-import { Link } from "react-router"
+import { Link, useNavigate } from "react-router"
 import type { Step, WorkedPlan, Wreath } from "../keep/client"
+import { fractionGlyphs } from "../drawing/fractions"
 import { Prose } from "../pieces/Prose"
 import { Actions } from "./Actions"
 import { Counter } from "./Counter"
@@ -11,6 +12,7 @@ import { StepTape } from "./StepTape"
 import { toGo } from "./toGo"
 import { useBench } from "./useBench"
 import { useBenchKeys } from "./useBenchKeys"
+import { useRound } from "./useRound"
 import { useSeconds } from "./useSeconds"
 import { useWakeLock } from "./useWakeLock"
 
@@ -19,10 +21,12 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
   const bench = useBench(wreath.id)
   const [finishing, setFinishing] = useState(false)
   const { steps } = worked
+  const round = useRound(wreath.id)
   const current = Math.max(
-    steps.findIndex((step) => step.id === bench.place),
+    steps.findIndex((step) => step.id === (round?.step ?? bench.place)),
     0,
   )
+  const navigate = useNavigate()
   const step = steps[current]!
   const done = bench.counts[step.id] ?? 0
   const action = useRef<HTMLButtonElement>(null)
@@ -39,17 +43,23 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
   const go = useCallback(
     (index: number) => {
       const next = steps[index]
+      if (round && index < current) return void navigate(round.back)
+      if (round) {
+        // Its own bench, opened later, stands behind what is done.
+        if (next) happen("go", next.id, 0)
+        return void navigate(round.to)
+      }
       if (next) happen("go", next.id, 0)
       else setFinishing(index >= steps.length)
     },
-    [happen, steps],
+    [current, happen, navigate, round, steps],
   )
   useEffect(() => action.current?.focus(), [step.id, finishing])
   useBenchKeys({ off: finishing, counted: step.count !== undefined, action, current, onCount: count, onGo: go })
 
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
-      <Head wreath={wreath} current={current} steps={steps.length} bench={bench} />
+      <Head wreath={wreath} current={current} steps={steps.length} bench={bench} round={round?.place} />
       {finishing ? (
         <FinishForm
           wreath={wreath}
@@ -80,12 +90,15 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
           </section>
           <section aria-label="The step" className="flex min-h-0 flex-col gap-4 p-1 lg:overflow-y-auto" tabIndex={-1}>
             <h2 className="text-3xl">{step.title}</h2>
+            <Taken step={step} />
             {step.count !== undefined && <Counter step={step} count={done} />}
             <Actions
               step={step}
               count={done}
               last={current === steps.length - 1}
-              first={current === 0}
+              first={current === 0 && !round}
+              next={round?.says}
+              before={round && "All steps"}
               action={action}
               onCount={count}
               onGo={(by) => go(current + by)}
@@ -95,7 +108,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
           </section>
         </main>
       )}
-      {!finishing && <StepTape steps={steps} current={current} counts={bench.counts} onGo={go} />}
+      {!finishing && !round && <StepTape steps={steps} current={current} counts={bench.counts} onGo={go} />}
     </div>
   )
 }
@@ -105,15 +118,18 @@ interface HeadProps {
   current: number
   steps: number
   bench: ReturnType<typeof useBench>
+  /** When one step is done for all wreaths of an occasion: which of them this is. */
+  round?: string
 }
 
 /** Which wreath, how far, how long, and whether everything is kept. */
-function Head({ wreath, current, steps, bench }: HeadProps) {
+function Head({ wreath, current, steps, bench, round }: HeadProps) {
   const seconds = Object.values(bench.seconds).reduce((sum, each) => sum + each, 0)
   const alike = wreath.plan.quantity ?? 1
   const says = [
     ...(alike > 1 ? [`wreath ${bench.finished + 1} of ${alike}`] : []),
     `step ${current + 1} of ${steps}`,
+    ...(round ? [round] : []),
     `${Math.round(seconds / 60)} min at the bench`,
   ]
   return (
@@ -132,6 +148,20 @@ function Head({ wreath, current, steps, bench }: HeadProps) {
 function keptSays({ waiting, away }: { waiting: number; away: boolean }): string {
   if (away) return "Kept on this table: the server is away"
   return waiting > 0 ? "Kept on this table, on its way" : "Saved"
+}
+
+/** What the step takes up, measured. */
+function Taken({ step }: { step: Step }) {
+  if (!step.takes) return null
+  return (
+    <ul className="text-lg" aria-label="Takes">
+      {step.takes.map((each) => (
+        <li key={each.name + each.says}>
+          <b>{fractionGlyphs(each.says)}</b> · {each.name}
+        </li>
+      ))}
+    </ul>
+  )
 }
 
 /** How the hands go, what can hurt, and what to look at before going on. */

@@ -1,4 +1,5 @@
 import type { Step } from "../keep/client"
+import { turnSays } from "./turn"
 
 /** The one big number of a step, with where it stands in its round. */
 export function Counter({ step, count }: { step: Step; count: number }) {
@@ -20,6 +21,7 @@ export function Counter({ step, count }: { step: Step; count: number }) {
         <span className="block font-display text-3xl text-quiet">
           of {total} {step.unit}
         </span>
+        {turnSays(step, count) && <span className="block text-2xl font-semibold">{turnSays(step, count)}</span>}
         <span className="block text-xl text-quiet">{roundSays(step, count) ?? nextSays(step, count)}</span>
       </span>
     </div>

@@ -69,12 +69,25 @@ export const useOccasions = () =>
   useQuery({ queryKey: keys.occasions(), queryFn: async () => answered(await api.GET("/occasions")).occasions })
 
 /** All wreaths of an occasion cut, bought and dated as one. Problems are an answer too. */
-export const useWorkedOccasion = (id: number) =>
+export const useWorkedOccasion = (id: number | undefined) =>
   useQuery<{ worked?: WorkedOccasion; problems: Problem[] }>({
-    queryKey: keys.workedOccasion(id),
+    queryKey: keys.workedOccasion(id ?? 0),
+    enabled: id !== undefined,
     placeholderData: keepPreviousData,
-    queryFn: async () => answered(await api.GET("/occasions/{id}/try", { params: { path: { id } } })),
+    queryFn: async () => answered(await api.GET("/occasions/{id}/try", { params: { path: { id: id! } } })),
   })
+
+/** One occasion, as it is kept. */
+export const useKeptOccasion = (id: number | undefined) =>
+  useQuery({
+    queryKey: keys.occasion(id ?? 0),
+    enabled: id !== undefined,
+    queryFn: async () => answered(await api.GET("/occasions/{id}", { params: { path: { id: id! } } })),
+    refetchOnWindowFocus: false,
+  })
+
+/** The wreaths of an occasion that are planned together, in the order of their plans. */
+export const useOccasionWreaths = (id: number | undefined) => useKeptOccasion(id).data?.planned
 
 /** What was made, and what it teaches. */
 export const useNotebook = () =>

@@ -2,6 +2,7 @@ import { CutLength } from "../cut/CutLength"
 import { openedSays } from "../cut/cutSays"
 import type { WorkedOccasion } from "../keep/client"
 import { useStash } from "../keep/queries"
+import { Prose } from "../pieces/Prose"
 import type { useOccasion } from "./useOccasion"
 
 interface Props {
@@ -49,8 +50,42 @@ export function Cutting({ worked, occasion }: Props) {
           </div>
         ))}
       </div>
+      <HandOut worked={worked} />
     </section>
   )
+}
+
+/** Which package is for which wreath. */
+function HandOut({ worked }: { worked: WorkedOccasion }) {
+  return (
+    <section aria-label="Handed out" className="border-t border-base-300 pt-3">
+      <h2 className="text-lg">Handed out, wreath by wreath</h2>
+      <ul className="grid gap-x-10 lg:grid-cols-2">
+        {worked.hand_out
+          .filter(({ parts }) => parts.length > 0)
+          .map((each) => (
+            <li key={each.key} className="min-w-0 py-2">
+              <h3 className="font-semibold">
+                {each.wreath}
+                {each.quantity > 1 && `, ${each.quantity} alike`}
+              </h3>
+              <ul className="text-sm">
+                {each.parts.map((part, index) => (
+                  <li key={index}>
+                    <Prose>{partSays(part)}</Prose>
+                  </li>
+                ))}
+              </ul>
+            </li>
+          ))}
+      </ul>
+    </section>
+  )
+}
+
+function partSays({ name, from, count, what, says }: WorkedOccasion["hand_out"][number]["parts"][number]): string {
+  if (!from) return `${name}: ${says}`
+  return `${name}, ${from}: ${count} ${what}, ${says}${(count ?? 1) > 1 ? " each" : ""}`
 }
 
 const alreadySays = (count: number) =>

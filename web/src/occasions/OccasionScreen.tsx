@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { Link, useNavigate, useParams } from "react-router"
+import { Link, useNavigate, useParams, useSearchParams } from "react-router"
 import { answered, api, type Finding, type WorkedOccasion } from "../keep/client"
 import { askAgain, keys } from "../keep/keys"
 import { useWorkedOccasion } from "../keep/queries"
@@ -11,13 +11,14 @@ import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { savingSays } from "../pieces/savingSays"
 import { dayText, hoursText } from "./days"
+import { OccasionBench } from "./OccasionBench"
 import { Buying } from "./OccasionBuying"
 import { Cutting } from "./OccasionCutting"
 import { Days } from "./OccasionDays"
 import { Gathering } from "./OccasionGathering"
 import { useOccasion, type OccasionSaid } from "./useOccasion"
 
-type View = "days" | "wreaths" | "buy" | "cut"
+type View = "days" | "wreaths" | "buy" | "cut" | "bench"
 type Kept = ReturnType<typeof useOccasion>
 
 const views: { value: View; says: string }[] = [
@@ -25,6 +26,7 @@ const views: { value: View; says: string }[] = [
   { value: "wreaths", says: "Wreaths" },
   { value: "buy", says: "Buy" },
   { value: "cut", says: "Cut" },
+  { value: "bench", says: "Bench" },
 ]
 
 const NAME =
@@ -46,7 +48,8 @@ function OneOccasion({ id }: { id: number }) {
 
 function Open({ id, occasion, said }: { id: number; occasion: Kept; said: OccasionSaid }) {
   const { data } = useWorkedOccasion(id)
-  const [view, setView] = useState<View>("days")
+  const [part, setPart] = useSearchParams()
+  const view = views.find(({ value }) => value === part.get("part"))?.value ?? "days"
   const worked = data?.worked
   const { keep } = occasion
   return (
@@ -85,7 +88,7 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
             name="view"
             value={view}
             choices={views}
-            onChange={(next) => setView(next as View)}
+            onChange={(next) => setPart({ part: next }, { replace: true })}
           />
         </div>
         {view === "days" && <Days said={said} problems={occasion.problems} keep={keep} worked={worked} />}
@@ -94,6 +97,7 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
         )}
         {view === "buy" && worked && <Buying worked={worked} />}
         {view === "cut" && worked && <Cutting worked={worked} occasion={occasion} />}
+        {view === "bench" && worked && <OccasionBench id={id} worked={worked} planned={occasion.planned} />}
         <Removing id={id} />
       </main>
       {occasion.theirs && (

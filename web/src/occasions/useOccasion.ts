@@ -1,8 +1,9 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query"
+import { useQueryClient } from "@tanstack/react-query"
 import { useCallback, useEffect, useRef, useState } from "react"
-import { answered, api, problemsOf, type CutBar, type Occasion, type Problem, type Units } from "../keep/client"
+import { api, problemsOf, type CutBar, type Occasion, type Problem, type Units } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
 import { alike, outcomeOf, sendLast } from "../keep/outcome"
+import { useKeptOccasion } from "../keep/queries"
 import { useKeeper } from "../keep/useKeeper"
 
 export type OccasionSaid = { name: string; units: Units; occasion: Occasion["occasion"] }
@@ -20,11 +21,7 @@ const body = (said: OccasionSaid, version: number) => ({
 export function useOccasion(id: number) {
   const queries = useQueryClient()
   const path = { params: { path: { id } } }
-  const loaded = useQuery({
-    queryKey: keys.occasion(id),
-    queryFn: async () => answered(await api.GET("/occasions/{id}", { params: { path: { id } } })),
-    refetchOnWindowFocus: false,
-  })
+  const loaded = useKeptOccasion(id)
   const [said, setSaid] = useState<OccasionSaid>()
   const [theirs, setTheirs] = useState<Occasion>()
   const [problems, setProblems] = useState<Problem[]>([])
@@ -111,5 +108,6 @@ export function useOccasion(id: number) {
     ticks: loaded.data?.ticks ?? [],
     alreadyCut: loaded.data?.already_cut ?? 0,
     wreaths: loaded.data?.wreaths ?? [],
+    planned: loaded.data?.planned ?? [],
   }
 }

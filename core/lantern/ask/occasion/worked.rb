@@ -16,7 +16,7 @@ module Lantern
             "units" => @occasion.units, "quantity" => @occasion.quantity,
             "wreaths" => @occasion.works.map { wreath(_1) },
             "materials" => stockpiles.map(&:to_h), "cut_sheet" => stockpiles.reject(&:counted?).flat_map(&:cut_sheet),
-            "bundles" => bundles,
+            "bundles" => handed.bundles, "hand_out" => hand_out, "rounds" => Rounds.new(@occasion.works).to_a.map(&:to_h),
             "cost" => @batch.bill.to_h, "cost_working" => @batch.bill.working.map(&:to_h) + saving_rows,
             "saving" => saving, "waiting" => waiting, "budget" => budget,
             "minutes" => @occasion.minutes.round, "dates" => dates, "cautions" => cautions,
@@ -34,18 +34,10 @@ module Lantern
            "coverings" => work.layers.map { _1.class.title }, "minutes" => work.course.minutes.round}
         end
 
-        # What is tied together under one label: all pieces alike of one wreath.
-        def bundles
-          @occasion.works.flat_map do |work|
-            work.layers.flat_map { |layer| layer.required.select(&:cut?).map { |need| bundle(work, need) } }
-          end
-        end
+        def handed = @handed ||= HandOut.new(@occasion, @batch.stock)
 
-        def bundle(work, need)
-          size = [need.width, need.length].compact.map { Measure::Length.text(_1, units: @occasion.units) }.join(" by ")
-          {"wreath" => work.plan.name, "what" => (need.count * work.plan.quantity == 1) ? need.one : need.what,
-           "material" => @occasion.material(need.material).name, "count" => need.count * work.plan.quantity,
-           "says" => size}
+        def hand_out
+          handed.to_a.map { |each| each.merge("parts" => each["parts"].map { |part| part.except("length", "run", "one", "many") }) }
         end
 
         # What planning together saves over planning one by one.
