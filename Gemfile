@@ -17,6 +17,7 @@ gem "rexml", "~> 3.4"
 gem "csv", "~> 3.3"
 gem "prawn", "~> 2.5"
 gem "prawn-table", "~> 0.2.2"
+gem "prawn-svg", "~> 0.40"
 gem "icalendar", "~> 2.10"
 
 group :test do

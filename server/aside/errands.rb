@@ -13,8 +13,8 @@ module Server
         def load
           return if @loaded
           @loaded = true
-          %w[cut_sheet occasion_sheet template].each { require_relative "../files/#{_1}" }
-          %w[reader true_size].each { require_relative "../svg/#{_1}" }
+          %w[cut_sheet occasion_sheet pattern_card template].each { require_relative "../files/#{_1}" }
+          %w[picture reader true_size].each { require_relative "../svg/#{_1}" }
         end
 
         # @return [(Symbol, Object)] `:done` and the answer, `:refused` and problems, `:too_much` when there was no room
@@ -75,6 +75,13 @@ module Server
         def template_pdf(plan, part, paper) = template(plan, part)&.pdf(paper)
 
         def cut_sheet_pdf(plan, paper) = Files::CutSheet.new(Lantern.work(plan)).pdf(paper)
+
+        def pattern_card(plan, paper)
+          worked = Lantern.work(plan)
+          Files::PatternCard.new(worked, Svg::Picture.new(worked, plan["materials"] || [])).pdf(paper)
+        end
+
+        def picture(plan) = Svg::Picture.new(Lantern.work(plan), plan["materials"] || []).svg
 
         def cut_sheet_csv(plan) = Files::CutSheet.new(Lantern.work(plan)).csv
 

@@ -37,7 +37,7 @@ module Server
       def pdf(paper)
         # The same plan gives the same file: no date in it.
         pdf = Prawn::Document.new(page_size: PAPERS.fetch(paper, "A4"), margin: 42,
-          info: {Title: "#{@worked["name"]}, cut sheet", CreationDate: Time.at(0).utc})
+          info: {Title: "#{@worked["name"]}, #{subject}", CreationDate: Time.at(0).utc})
         pdf.font_families.update("Sheet" => {normal: "#{FONTS}/DejaVuSans.ttf", bold: "#{FONTS}/DejaVuSans-Bold.ttf"})
         pdf.font "Sheet", size: 9.5
         pdf.text glyphs(@worked["name"]), size: 16, style: :bold
@@ -47,6 +47,9 @@ module Server
       end
 
       private
+
+      # What the paper is.
+      def subject = "cut sheet"
 
       # A length to the nearest mark of a tape, in the plan's units.
       def number(length)

@@ -19,6 +19,18 @@ module Server
             asked(:cut_sheet_pdf, store.wreaths.find(id)["plan"], params["paper"].to_s)
           end
 
+          get "/api/wreaths/:id/pattern-card.pdf" do
+            attachment "pattern-card-#{id}.pdf"
+            content_type "application/pdf"
+            asked(:pattern_card, store.wreaths.find(id)["plan"], params["paper"].to_s)
+          end
+
+          get "/api/wreaths/:id/picture.svg" do
+            attachment "wreath-#{id}.svg"
+            content_type "image/svg+xml"
+            asked(:picture, store.wreaths.find(id)["plan"])
+          end
+
           get "/api/wreaths/:id/cut-sheet.csv" do
             attachment "cut-sheet-#{id}.csv"
             content_type "text/csv"

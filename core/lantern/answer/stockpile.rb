@@ -18,7 +18,8 @@ module Lantern
       def to_h
         {
           "id" => @material.id, "name" => @material.name, "kind" => @material.kind.to_s,
-          "needed" => @material.counted? ? demand.number : length(demand.total), "on_hand" => on_hand,
+          "needed" => @material.counted? ? demand.number : length(demand.total), "needed_says" => needed_says,
+          "on_hand" => on_hand,
           "short" => length(@cutting.short),
           "buy" => @entry.buy.map { {"offer" => _1[:offer], "count" => _1[:count], "cost" => money(_1[:cost])} },
           "closed" => @cutting.closed,
@@ -42,6 +43,13 @@ module Lantern
       def demand = @cutting.demand
 
       def choice = @choice ||= Cost::Choice.new(@entry, @plan)
+
+      # As a maker says it: so many, so long, so many sheets.
+      def needed_says
+        return demand.number.to_s if counted?
+        return text(demand.total) if @material.lengthwise?
+        Measure::Words.count(@cutting.bars.size, "sheet")
+      end
 
       def names = @names ||= BarName.new(@cutting, @units)
 

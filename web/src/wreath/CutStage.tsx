@@ -41,6 +41,13 @@ export function CutStage({
           >
             PDF
           </a>
+          <a
+            className="plain-button"
+            href={`/api/wreaths/${id}/pattern-card.pdf?paper=${plan.units === "in" ? "letter" : "a4"}`}
+            download
+          >
+            Pattern card
+          </a>
           <a className="plain-button" href={`/api/wreaths/${id}/cut-sheet.csv`} download>
             CSV
           </a>

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require "pdf-reader"
+require "rexml/document"
+require_relative "../support/api"
+
+RSpec.describe "The pattern card and the picture", :api, :store do
+  def fetch(path)
+    header "Host", "localhost"
+    get "/api#{path}"
+    last_response
+  end
+
+  def kept(name) = ask(:post, "/wreaths", {plan: example_plan(name)})["id"]
+
+  it "holds all that a teacher hands out, on Letter and on A4: what to buy, cut and do, and the cautions" do
+    id = kept("door-14-undyed-rope")
+    steps = ask(:post, "/work", example_plan("door-14-undyed-rope"))["steps"]
+    {"letter" => 792, "a4" => 297 / 25.4 * 72}.each do |paper, height|
+      pdf = PDF::Reader.new(StringIO.new(fetch("/wreaths/#{id}/pattern-card.pdf?paper=#{paper}").body))
+      expect(pdf.pages.first.attributes[:MediaBox].last).to be_within(0.1).of(height)
+      text = pdf.pages.map(&:text).join(" ").squeeze(" \n")
+      expect(text).to match(/Door 14/).and match(/Undyed rope: 56 ft 4 in \(buy 3 packages\)/).and match(/Have ready/)
+        .and match(/1 bow ribbon, 62 in/).and match(/Glue is hot/)
+      steps.each.with_index(1) { |step, number| expect(text).to include "#{number}. #{step["title"]}" }
+    end
+  end
+
+  it "draws every coil and every bow of every example, in the material's colour, as SVG" do
+    Dir[File.expand_path("../../docs/examples/*.json", __dir__)].each do |file|
+      plan = JSON.parse(File.read(file))
+      worked = ask(:post, "/work", plan)
+      svg = REXML::Document.new(Server::Svg::Picture.new(worked, plan["materials"]).svg)
+      drawn = REXML::XPath.match(svg, "//*[local-name()='path' or local-name()='circle']")
+      lies = worked["drawing"]["layers"].reject { _1["kind"] == "wash" }.sum { _1["front"].size }
+      expect(drawn.size).to be >= lies
+      used = worked["drawing"]["layers"].reject { _1["front"].empty? }.flat_map { _1["materials"] }
+      colours = plan["materials"].select { used.include?(_1["id"]) }.filter_map { _1["colour"] }
+      paints = drawn.flat_map { [_1.attributes["fill"], _1.attributes["stroke"]] }
+      expect(colours - paints).to be_empty
+    end
+    response = fetch("/wreaths/#{kept("door-7-rope-ring")}/picture.svg")
+    expect(response.content_type).to start_with "image/svg+xml"
+    expect(response.body).to include "<title>Door 7, rope ring</title>"
+  end
+
+  it "says the same of a wreath whose name is markup" do
+    id = ask(:post, "/wreaths", {plan: plan(name: "<script>&\"", materials: [rope],
+      layers: [layer("rope_coil", "rope")])})["id"]
+    expect(REXML::Document.new(fetch("/wreaths/#{id}/picture.svg").body).root.elements["title"].text).to eq "<script>&\""
+  end
+end
