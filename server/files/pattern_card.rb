@@ -82,7 +82,8 @@ module Server
 
       def time
         hours, minutes = @worked["minutes"].divmod(60)
-        [("#{hours} h" if hours.positive?), ("#{minutes} min" unless minutes.zero? && hours.positive?)].compact.join(" ")
+        return "#{minutes} min" if hours.zero?
+        minutes.zero? ? "#{hours} h" : "#{hours} h #{minutes} min"
       end
 
       # How it is bought by somebody who has nothing yet is not said: what this maker buys is.
@@ -119,7 +120,8 @@ module Server
       end
 
       def counted(step)
-        step["count"] ? " (#{step["count"]} #{(step["count"] == 1) ? step["unit_one"] : step["unit"]})" : ""
+        count, one, many = step.values_at("count", "unit_one", "unit")
+        count ? " (#{Lantern::Measure::Words.count(count, one, many)})" : ""
       end
 
       def taken(step) = step["takes"].map { "#{_1["name"]}: #{_1["says"]}" }.join("; ")

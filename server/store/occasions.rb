@@ -17,7 +17,8 @@ module Server
       end
 
       def all = rows.order(:id).map { |row|
-        listed(row, name: row[:name], units: row[:units], occasion: {}, wreaths: [], planned: [], cut: !row[:cut_action].nil?,
+        listed(row, name: row[:name], units: row[:units], occasion: {}, wreaths: [], planned: [],
+          cut: !row[:cut_action].nil?,
           already_cut: 0, ticks: []) { show(row) }
       }
 
@@ -152,7 +153,8 @@ module Server
         wreaths = @database[:wreaths].where(occasion_id: row[:id], deleted_at: nil)
         stamps(row).merge("name" => row[:name], "units" => row[:units], "occasion" => JSON.parse(row[:document]),
           "wreaths" => wreaths.order(:id).select_map(:id),
-          "planned" => wreaths.where(cut_action: row[:cut_action]).order(:id).select_map(:id), "cut" => !row[:cut_action].nil?,
+          "planned" => wreaths.where(cut_action: row[:cut_action]).order(:id).select_map(:id),
+          "cut" => !row[:cut_action].nil?,
           "already_cut" => wreaths.exclude(cut_action: nil).exclude(cut_action: row[:cut_action]).count,
           "ticks" => @database[:occasion_ticks].where(occasion_id: row[:id]).select_map(:place))
       end

@@ -47,6 +47,7 @@ RSpec.describe "The pattern card and the picture", :api, :store do
   it "says the same of a wreath whose name is markup" do
     id = ask(:post, "/wreaths", {plan: plan(name: "<script>&\"", materials: [rope],
       layers: [layer("rope_coil", "rope")])})["id"]
-    expect(REXML::Document.new(fetch("/wreaths/#{id}/picture.svg").body).root.elements["title"].text).to eq "<script>&\""
+    picture = REXML::Document.new(fetch("/wreaths/#{id}/picture.svg").body)
+    expect(picture.root.elements["title"].text).to eq "<script>&\""
   end
 end

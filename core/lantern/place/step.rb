@@ -30,7 +30,8 @@ module Lantern
           "look" => look || move.look, "cautions" => cautions.map(&:says),
           "pattern" => pattern&.map { |says, number| {"says" => says, "count" => number} },
           "sequence" => sequence&.map { |name, number| {"says" => name, "count" => number} },
-          "takes" => takes&.any? ? takes.map(&:to_h) : nil, "rounds" => rounds, "layer" => layer, "lays" => lays&.to_s, "changes" => changes
+          "takes" => takes&.any? ? takes.map(&:to_h) : nil, "rounds" => rounds, "layer" => layer,
+          "lays" => lays&.to_s, "changes" => changes
         }.compact
       end
     end

@@ -18,7 +18,8 @@ RSpec.describe Lantern::Cut::Patterns do
       demand::Piece.new(layer: "a", what: "strips", length: length.to_r, width: nil,
         count:)
     }
-    Lantern::Cut::Problem.new(stock:, demand: demand.new(pieces: wanted, runs: run.zero? ? [] : [demand::Run.new(what: "wrap", length: run)], join: 1, least: 2,
+    runs = run.zero? ? [] : [demand::Run.new(what: "wrap", length: run)]
+    Lantern::Cut::Problem.new(stock:, demand: demand.new(pieces: wanted, runs:, join: 1, least: 2,
       spread: 0.0, allowance: 0.0))
   end
 

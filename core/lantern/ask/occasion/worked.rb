@@ -16,7 +16,8 @@ module Lantern
             "units" => @occasion.units, "quantity" => @occasion.quantity,
             "wreaths" => @occasion.works.map { wreath(_1) },
             "materials" => stockpiles.map(&:to_h), "cut_sheet" => stockpiles.reject(&:counted?).flat_map(&:cut_sheet),
-            "bundles" => handed.bundles, "hand_out" => hand_out, "rounds" => Rounds.new(@occasion.works).to_a.map(&:to_h),
+            "bundles" => handed.bundles, "hand_out" => hand_out,
+            "rounds" => Rounds.new(@occasion.works).to_a.map(&:to_h),
             "cost" => @batch.bill.to_h, "cost_working" => @batch.bill.working.map(&:to_h) + saving_rows,
             "saving" => saving, "waiting" => waiting, "budget" => budget,
             "minutes" => @occasion.minutes.round, "dates" => dates, "cautions" => cautions,
@@ -37,7 +38,8 @@ module Lantern
         def handed = @handed ||= HandOut.new(@occasion, @batch.stock)
 
         def hand_out
-          handed.to_a.map { |each| each.merge("parts" => each["parts"].map { |part| part.except("length", "run", "one", "many") }) }
+          own = %w[length run one many]
+          handed.to_a.map { |each| each.merge("parts" => each["parts"].map { |part| part.except(*own) }) }
         end
 
         # What planning together saves over planning one by one.

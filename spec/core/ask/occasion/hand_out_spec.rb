@@ -37,8 +37,9 @@ RSpec.describe Lantern::Ask::Occasion::HandOut do
 
   it "ties every piece and every length up under a wreath's name, and counts out what is counted" do
     bow = layer("bow", "tape", id: "bow")
-    both = plan(name: "With a bow", materials: [rope, ribbon, {"id" => "stems", "kind" => "tie", "sort" => "chenille",
-      "name" => "Stems", "on_hand" => [10]}], layers: [layer("rope_coil", "rope"), bow], quantity: 2)
+    stems = {"id" => "stems", "kind" => "tie", "sort" => "chenille", "name" => "Stems", "on_hand" => [10]}
+    both = plan(name: "With a bow", materials: [rope, ribbon, stems], layers: [layer("rope_coil", "rope"), bow],
+      quantity: 2)
     worked = occasion(both, coiled("Plain", 12).merge("materials" => [rope.merge("id" => "other")],
       "layers" => [layer("rope_coil", "other")]))
     bundles = worked["bundles"].group_by { _1["wreath"] }
