@@ -74,13 +74,13 @@ module Server
       Store.migrate(database, backups:)
       @ledger = Ledger.new(database)
       @materials = Materials.new(database, @ledger)
-      @wreaths = Wreaths.new(database, @materials, @ledger, answers)
       @forms = Forms.new(database, answers)
+      @wreaths = Wreaths.new(database, @materials, @forms, @ledger, answers)
       @archive = Archive.new(database, @ledger)
       @backups = Backups.new(backups || Dir.tmpdir, @archive)
       @bench = Bench.new(database)
       @notebook = Notebook.new(database, @wreaths, @materials, @ledger, @bench, answers)
-      @occasions = Occasions.new(database, @wreaths, @materials, @ledger, answers)
+      @occasions = Occasions.new(database, @wreaths, @materials, @forms, @ledger, answers)
     end
 
     # Runs the block; when the database is gone, lets go of every connection to it, so that the next

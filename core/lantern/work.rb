@@ -130,7 +130,16 @@ module Lantern
     def templates = Draw::Templates.new(form, layers).to_a
 
     # @return [Array<Cut::Move>] what cutting it does to the stash
-    def moves = stock.reject { _1.demand.none? }.flat_map { Cut::Move.of(_1, @plan.smallest_remnant) }
+    def moves = [*stock.reject { _1.demand.none? }.flat_map { Cut::Move.of(_1, @plan.smallest_remnant) }, *saved]
+
+    # What is saved of a covering that is stripped off each form.
+    # @return [Array<Cut::Move>]
+    def saved
+      before = @plan.form.sizes[:before]
+      return [] unless before&.saves && before.saved
+      [Cut::Move.new(material: before.saves, kind: :remnant, length: before.saved, width: 0, end_width: 0,
+        change: @plan.quantity)]
+    end
 
     # A layer lies on another that is under at least so much of it.
     UNDER = 0.5

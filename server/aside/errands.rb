@@ -47,16 +47,17 @@ module Server
         # The problems of a plan or a form, if it has any.
         def check(plan) = Lantern.work(plan) && nil
 
-        # @return [(Array, Array<Lantern::Cut::Move>)] the cut sheet, and what cutting by it does to the stash
+        # @return [(Array, Array<Lantern::Cut::Move>, Array<Hash>)] the cut sheet, what cutting by it does to the
+        #   stash, and the rests of forms that are cut
         def cutting(plan)
           work = Lantern::Work.read(plan)
-          [Lantern::Answer::Worked.new(work).to_h["cut_sheet"], work.moves]
+          [Lantern::Answer::Worked.new(work).to_h["cut_sheet"], work.moves, rests([plan])]
         end
 
         def occasion(document) = JSON.generate(Lantern::Ask::Occasion.work(document))
 
-        # @return [(Array, Array<Lantern::Cut::Move>)] as of one plan
-        def occasion_cutting(document) = Lantern::Ask::Occasion.cutting(document)
+        # @return [(Array, Array<Lantern::Cut::Move>, Array<Hash>)] as of one plan
+        def occasion_cutting(document) = [*Lantern::Ask::Occasion.cutting(document), rests(document["plans"])]
 
         # @return [Array<Hash>] the short form at the end of a make
         def finish_form(plan, counts) = Lantern::Ask::Finish.new(plan).form(counts)
@@ -94,6 +95,15 @@ module Server
         def form_svg(plan) = Svg::TrueSize.write(Lantern.work(plan))
 
         private
+
+        # The rest of every form that is cut, with its name and in its plan's units.
+        def rests(plans)
+          plans.flat_map do |plan|
+            rest = Lantern::Form::Rest.of(plan["form"]) or next []
+            name = plan["materials"].find { _1["id"] == plan["form"]["material"] }["name"]
+            [{name:, units: plan["units"], form: rest}] * (plan["quantity"] || 1)
+          end
+        end
 
         def template(plan, part)
           found = Lantern.templates(plan).find { _1.name == part }

@@ -24,7 +24,26 @@ module Server
         raise Taken
       end
 
+      # Keeps the rests of forms that were cut, each under a name of its own.
+      # @param rests [Array<Hash>] `name`, `units`, `form`
+      # @param action [Integer] of the ledger
+      def keep(rests, action)
+        rests.each do |rest|
+          rows.insert(name: free_name("Rest of #{rest[:name]}"[0, 110]), units: rest[:units],
+            document: JSON.generate(rest[:form]), cut_action: action)
+        end
+      end
+
+      # Those of a cutting that was taken back are no rests any more.
+      def give_back(action) = rows.where(cut_action: action).delete
+
       private
+
+      def free_name(name)
+        taken = rows.where(Sequel.like(:name, "#{rows.escape_like(name)}%")).select_map(:name)
+        return name unless taken.include?(name)
+        (2..).lazy.map { "#{name}, #{_1}" }.find { !taken.include?(_1) }
+      end
 
       def table = :forms
 

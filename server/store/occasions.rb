@@ -11,9 +11,9 @@ module Server
 
       include Binned
 
-      def initialize(database, wreaths, materials, ledger, answers)
+      def initialize(database, wreaths, materials, forms, ledger, answers)
         super(database)
-        @wreaths, @materials, @ledger, @answers = wreaths, materials, ledger, answers
+        @wreaths, @materials, @forms, @ledger, @answers = wreaths, materials, forms, ledger, answers
       end
 
       def all = rows.order(:id).map { |row|
@@ -70,7 +70,7 @@ module Server
         # Worked out before anything is locked; what has changed in the meantime is seen under the lock.
         raise Settled if row(id)[:cut_action]
         before = document.call
-        worked, moves = @answers.call(:occasion_cutting, before)
+        worked, moves, rests = @answers.call(:occasion_cutting, before)
         raise Ledger::TooLittle unless worked == sheet
         @database.whole do
           row = locked(id)
@@ -83,6 +83,7 @@ module Server
             raise Lantern::Plan::Refused.at("cut_sheet", "There is nothing to cut for this occasion yet.")
           end
           action = @ledger.write("cut", entries, wreath: {id: nil, name: row[:name]})
+          @forms.keep(rests, action)
           @wreaths.cut_together(id, action)
           rows.where(id:).update(cut_action: action)
         end
@@ -101,6 +102,7 @@ module Server
           raise Settled unless row[:cut_action]
           @database[:wreaths].where(cut_action: row[:cut_action]).order(:id).for_update.select_map(:id)
           @ledger.undo(row[:cut_action]) unless @ledger.undone?(row[:cut_action])
+          @forms.give_back(row[:cut_action])
           @wreaths.uncut_together(row[:cut_action])
           rows.where(id:).update(cut_action: nil)
         end

@@ -8,9 +8,10 @@ module Server
     class Wreaths < Shelf
       include Binned
 
-      def initialize(database, materials, ledger, answers)
+      def initialize(database, materials, forms, ledger, answers)
         super(database)
         @materials = materials
+        @forms = forms
         @ledger = ledger
         @answers = answers
       end
@@ -67,7 +68,7 @@ module Server
         before = find(id)
         raise Outdated.new(before) unless before["version"] == version
         raise Settled if before["cut"]
-        worked, moves = @answers.call(:cutting, before["plan"])
+        worked, moves, rests = @answers.call(:cutting, before["plan"])
         raise Ledger::TooLittle unless worked == sheet
         @database.whole do
           row = locked(id)
@@ -76,6 +77,7 @@ module Server
           plan = show(row)["plan"]
           raise Ledger::TooLittle unless plan == before["plan"]
           action = @ledger.write("cut", @materials.entries_of(moves, ids), wreath: row.slice(:id, :name))
+          @forms.keep(rests, action)
           update(id, version, plan: JSON.generate(plan), cut_action: action)
         end
       end
@@ -95,6 +97,7 @@ module Server
           raise Together if @database[:occasions].where(cut_action: row[:cut_action], deleted_at: nil).any?
           # An earlier version could take it back in the ledger and leave the wreath as it was.
           @ledger.undo(row[:cut_action]) unless @ledger.undone?(row[:cut_action])
+          @forms.give_back(row[:cut_action])
           back = update(id, row[:version], cut_action: nil)
           # Those that were cut with it on an occasion that is no more are taken back with it.
           uncut_together(row[:cut_action])

@@ -23,7 +23,8 @@ module Lantern
         {
           "bases" => Form::Base::TITLES.map { |name, title| declared(name, title, Form::Base::FIELDS[name]) },
           "shapes" => Form.in_order.map { |name, shape| shape(name, shape) },
-          "measured" => Form::Reader::MEASURED.map(&:declare), "shelf" => Form::Shelf.declare
+          "measured" => Form::Reader::MEASURED.map(&:declare), "before" => Form::Before.new(:before).declare,
+          "shelf" => Form::Shelf.declare
         }
       end
 

@@ -23,7 +23,8 @@ module Lantern
       def cutting(document)
         occasion = Document.read(document)
         batch = Batch.new(occasion)
-        moves = batch.stock.reject { _1.demand.none? }.flat_map { Cut::Move.of(_1, occasion.smallest_remnant) }
+        moves = batch.stock.reject { _1.demand.none? }.flat_map { Cut::Move.of(_1, occasion.smallest_remnant) } +
+          occasion.works.flat_map(&:saved)
         [Worked.new(occasion, batch, Calendar.new(occasion)).to_h["cut_sheet"], moves]
       end
     end

@@ -50,15 +50,17 @@ module Lantern
       # @return [Array<Place::Caution>]
       def cautions = Cautions.for(@form, @layers)
 
-      # The hanger is what is forgotten until last.
+      # The hanger is what is forgotten until last, and the back what nobody looks at.
       # @return [Array<Plan::Finding>]
-      def findings
+      def findings = [*no_hanger, *Scratches.new(@plan, @form, @layers, supplies.fixings).findings]
+
+      private
+
+      def no_hanger
         return [] if @layers.none? { _1.class.stage.key == :cover } || @layers.any?(&:hangs?)
         [Plan::Finding.new(level: :note, code: "no_hanger", at: "hang",
           says: "Nothing to hang it by yet. Fitted before the covering, a hanger is out of sight.")]
       end
-
-      private
 
       # What a step takes up: everything that is cut, when it is cut; then what each layer's own needs are.
       def taken(step)

@@ -18,7 +18,10 @@ module Lantern
       option :fitted, :choice, default: :first, label: "Fitted",
         choices: {first: "Before the covering", last: "At the end"},
         help: "Before, it is hidden by the covering; at the end, it can be put where the wreath hangs straight."
-      option :at, :number, fine: true, default: 12.0, most: 12.0, label: "At, by the clock"
+      # What hangs askew hangs from where nobody would look for it.
+      ASKEW = 10.0
+
+      option :at, :number, fine: true, default_says: "at the top; at one side for what hangs askew", most: 12.0, label: "At, by the clock"
 
       figure :pieces, :count, "Hangers"
       figure :length, :length, "Length", from: :length_cut
@@ -41,6 +44,8 @@ module Lantern
 
       def kind = super || Hangers::KINDS.find { |_, each| material && each.takes.include?(material.kind) }&.first ||
         Hangers::KINDS.keys.first
+
+      def at = super || ((kind == :one_side) ? ASKEW : 12.0)
 
       def hanger = Hangers::KINDS.fetch(kind)
 

@@ -35,6 +35,10 @@ module Lantern
         in_holes: Kind.new(title: "Cord in holes in both ends", takes: %i[rope ribbon wire], length: 18r, holds: 800,
           move: :loop_behind,
           says: "A hole in each end as deep as a finger, glue in it, and the cord’s end pushed in."),
+        # For what is meant to hang askew (length from memory).
+        one_side: Kind.new(title: "Cord at one side, to hang askew", takes: %i[rope ribbon wire], length: 14r,
+          holds: 1500, move: :larks_head,
+          says: "Double it and loop it round the band at that side only: it hangs askew from there."),
         # The frame is there already.
         frame: Kind.new(title: "The frame’s own wire", takes: [], length: 0r, holds: 5000, move: :twist,
           says: "Nothing is needed: it hangs by the frame’s own wire, between two crossbars.")

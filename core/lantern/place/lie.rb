@@ -3,8 +3,8 @@
 module Lantern
   module Place
     # How one layer's pieces lie, seen from the front and from the back. `unit` is what they are ({Unit}), `key`
-    # tells them from others of their layer, an item is `{points:, colour:}`, and `reach` how far anything sticks
-    # out past the band, in inches.
+    # tells them from others of their layer, `called` what their maker calls them, an item is `{points:, colour:}`,
+    # and `reach` how far anything sticks out past the band, in inches.
     #
     # One file a kind: it says what the points of an item mean and what an item covers. The screens have one
     # way of drawing for each kind.
@@ -15,7 +15,7 @@ module Lantern
     #   end
     #
     # @abstract a subclass answers {#patches}
-    Lie = Value.define(:layer, :key, :unit, :materials, :width, :reach, :front, :back)
+    Lie = Value.define(:layer, :key, :unit, :called, :materials, :width, :reach, :front, :back)
 
     class Lie
       KINDS = Registry.new("kind of lie")
@@ -33,9 +33,9 @@ module Lantern
 
       # @param unit [Symbol] one of {Unit}
       # @raise [Registry::Unknown]
-      def initialize(unit:, key: nil, reach: 0.0, back: [], **rest)
+      def initialize(unit:, key: nil, called: nil, reach: 0.0, back: [], **rest)
         unit = Unit.fetch(unit) unless unit.is_a?(Unit)
-        super(**rest, unit:, key: key || unit.key, reach:, back:)
+        super(**rest, unit:, called:, key: key || unit.key, reach:, back:)
       end
 
       # @return [Array<Stroke, Polygon>] what of the form an item with these points hides
@@ -51,7 +51,7 @@ module Lantern
 
       def to_h(scale)
         {
-          "layer" => layer, "key" => key.to_s, "unit" => unit.key.to_s, "what" => unit.word(front.size),
+          "layer" => layer, "key" => key.to_s, "unit" => unit.key.to_s, "what" => called || unit.word(front.size),
           "kind" => self.class.kind.to_s,
           "materials" => materials.map(&:id), "width" => scale.number(width),
           "front" => items(front, scale), "back" => items(back, scale)

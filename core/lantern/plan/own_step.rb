@@ -7,14 +7,14 @@ module Lantern
 
     class OwnStep
       # Where it can come besides after a layer: after the form is ready, after the cutting, after it is hung.
-      PLACES = %w[prepare cut hang].freeze
+      BESIDES = {prepare: "Preparing the form", cut: "Cutting the pieces", hang: "Hanging"}.freeze
+      PLACES = BESIDES.keys.map(&:to_s).freeze
 
       # @return [Field]
       def self.field
         Field::List.new(:steps, most: 30, label: "Steps of your own", default_says: "none",
           of: Field::Record.new(:step, label: "A step", fields: [
-            Field::Text.new(:after, required: true, most: 60, label: "After",
-              help: "A layer’s id, or prepare, cut, hang."),
+            Field::LayerId.new(:after, required: true, label: "After", besides: BESIDES),
             Field::Text.new(:title, required: true, most: 80, label: "What"),
             Field::Text.new(:says, most: 500, blank: true, default: "", label: "How"),
             Field::Number.new(:minutes, most: 1440.0, default: 5.0, label: "Minutes")

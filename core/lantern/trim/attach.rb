@@ -48,7 +48,7 @@ module Lantern
       option :drop, :length, most: 240, label: "Hangs in the opening by", default_says: "a third of the opening",
         help: "From the top of the inside edge down to it."
       option :cord, :reference, kinds: %i[rope ribbon wire], label: "On what cord"
-      option :on, :text, fine: true, most: 60, label: "On another layer", default_says: "none", help: "By its id."
+      option :on, :layer, fine: true, label: "On another thing", default_says: "on the form itself"
       option :size, :length, most: 120, label: "Across",
         default_says: "a third of the face, or of the wreath for a sign"
 
@@ -129,7 +129,8 @@ module Lantern
           swag: "Cross their stems and bind them where they cross.",
           lights: "The battery box behind, where a hand reaches it."
         }[what]
-        [step("fix", title, [fixed.says, more].compact.join(" "), count: (count if count > 1),
+        through = "Push the stems through the bow’s loops and out behind." if through_a_bow?
+        [step("fix", title, [through, fixed.says, more].compact.join(" "), count: (count if count > 1),
           unit: (thing.unit if count > 1), lays: thing.unit, minutes: count * 1.5,
           move: (fixing == :glue) ? :tack : :tie_on, look: "Pull at it: does it hold?")]
       end
@@ -152,12 +153,16 @@ module Lantern
 
       def lies
         narrow = thing.lie == Place::Lie::Line
-        [thing.lie.new(layer: id, unit: thing.unit, materials: [material].compact,
+        own = word unless THINGS.key?(what)
+        [thing.lie.new(layer: id, unit: thing.unit, called: own, materials: [material].compact,
           width: narrow ? size.to_f / 6 : [size.to_f, 0.2].max, reach: size.to_f / 2,
           front: places.each_with_index.map { |place, i| {points: shape(place, i)} }), *cord_lie]
       end
 
       private
+
+      # Picks and beads that sit on a bow are woven through it.
+      def through_a_bow? = beneath&.kind == Bow && what != :sign
 
       def hanging
         of = @plan.material(cord)&.name || "cord"

@@ -31,8 +31,8 @@ module Lantern
         default_says: "one of each material"
       option :at, :number, default: 6.0, most: 12.0, label: "At, by the clock",
         help: "Twelve is the top; drag it on the drawing."
-      option :on, :text, fine: true, most: 60, label: "On another layer", default_says: "none",
-        help: "By its id: a bow on a bow, each smaller than the one beneath."
+      option :on, :layer, fine: true, label: "On another thing", default_says: "on the form itself",
+        help: "A bow on a bow is made smaller than the one beneath."
       option :centre_band, :reference, kinds: TAKES, fine: true, label: "Band round the centre",
         help: "Wound until it covers the front."
       option :tie, :reference, kinds: %i[tie wire], fine: true, label: "Tied with"

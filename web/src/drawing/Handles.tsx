@@ -1,10 +1,9 @@
 import { useRef } from "react"
 import type { Drawing } from "../keep/client"
 import { fractionGlyphs } from "./fractions"
-import type { Placing } from "./Sheet"
+import type { Place, Placing, Spot } from "./Sheet"
 
 type Point = [number, number]
-type Spot = Placing["spots"][number]
 
 interface HandlesProps {
   drawing: Drawing
@@ -20,8 +19,9 @@ export function Handles({ drawing, letter, placing }: HandlesProps) {
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.outline_bounds
   const middle: Point = [(left + right) / 2, (top + bottom) / 2]
   return placing.spots.map((spot) => {
-    const scale = spot.along ? alongPath(drawing.form.middle) : byClock(middle)
-    const where = spot.along ? scale.point(spot.at) : spotOf(drawing, spot)
+    const reach = spot.middle && drawing.form.closed ? (bottom - top) * IN_THE_MIDDLE : 0
+    const scale = spot.along ? alongPath(drawing.form.middle) : byClock(middle, reach)
+    const where = spot.along && spot.at !== "middle" ? scale.point(spot.at) : spotOf(drawing, spot)
     return (
       where && (
         <Handle
@@ -43,18 +43,21 @@ interface Scale {
   /** Where a number lies, on an open form. */
   point: (at: number) => Point | undefined
   /** The number of a place. */
-  at: (x: number, y: number) => number
+  at: (x: number, y: number) => Place
   /** So much on, or back. */
   moved: (at: number, by: number) => number
-  says: (at: number) => string
+  says: (at: Place) => string
 }
 
-const byClock = ([x0, y0]: Point): Scale => ({
+/** As near to the middle, as a share of the form’s height, a thing that is dragged there hangs in the opening. */
+const IN_THE_MIDDLE = 0.14
+
+const byClock = ([x0, y0]: Point, reach: number): Scale => ({
   most: 12,
   point: () => undefined,
-  at: (x, y) => clockOf(x - x0, y - y0),
+  at: (x, y) => (Math.hypot(x - x0, y - y0) < reach ? "middle" : clockOf(x - x0, y - y0)),
   moved: (at, by) => (at + by + 12) % 12,
-  says: (at) => `${at === 0 ? 12 : at} o’clock`,
+  says: (at) => (at === "middle" ? "in the middle" : `${at === 0 ? 12 : at} o’clock`),
 })
 
 /** An open form is measured along its middle, from its start. */
@@ -89,7 +92,7 @@ interface HandleProps {
   scale: Scale
   letter: number
   spot: Spot
-  onPlace: (at: number) => void
+  onPlace: (at: Place) => void
 }
 
 function Handle({ where, scale, letter, spot, onPlace }: HandleProps) {
@@ -118,19 +121,24 @@ function Handle({ where, scale, letter, spot, onPlace }: HandleProps) {
       aria-label={spot.says}
       aria-valuemin={0}
       aria-valuemax={scale.most}
-      aria-valuenow={spot.at}
+      aria-valuenow={spot.at === "middle" ? 0 : spot.at}
       aria-valuetext={scale.says(spot.at)}
       onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
       onPointerMove={drag}
       onKeyDown={(event) => {
         const step = { ArrowRight: 0.5, ArrowUp: 0.5, ArrowLeft: -0.5, ArrowDown: -0.5 }[event.key]
-        if (step === undefined) return
+        const inside = spot.middle && event.key === "Home"
+        if (step === undefined && !inside) return
         event.preventDefault()
-        onPlace(scale.moved(spot.at, step))
+        if (step === undefined) return onPlace("middle")
+        // From the middle a key brings it back to the band, at the bottom.
+        onPlace(spot.at === "middle" ? BOTTOM : scale.moved(spot.at, step))
       }}
     />
   )
 }
+
+const BOTTOM = 6
 
 /** The hour in a direction, to the half; y runs down. */
 export const clockOf = (x: number, y: number) =>

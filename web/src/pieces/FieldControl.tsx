@@ -2,6 +2,7 @@ import { useId, useState } from "react"
 import type { Field, Material } from "../keep/client"
 import { OpenChoice } from "./OpenChoice"
 import { Prose } from "./Prose"
+import { Select, type Choice } from "./Select"
 
 interface Props {
   field: Field
@@ -15,6 +16,8 @@ interface Props {
   problem?: string
   /** What a field that names a material can name. */
   materials?: Material[]
+  /** What a field that names a layer can name. */
+  layers?: Choice[]
   onChange: (value: unknown) => void
 }
 
@@ -43,61 +46,20 @@ export function FieldControl(props: Props) {
   )
 }
 
-function Control({
-  field,
-  place,
-  value,
-  understood,
-  fallback,
-  problem,
-  materials,
-  onChange,
-  id,
-}: Props & { id: string }) {
-  const [draft, setDraft] = useState<string>()
-  if (field.kind === "choice" && field.choices) {
-    const chosen = String(value ?? field.default ?? fallback ?? "")
-    if (field.choices.length <= 4)
-      return (
-        <OpenChoice label={field.label} name={place} value={chosen} choices={field.choices} onChange={onChange} />
-      )
-    return (
-      <select
-        id={id}
-        aria-label={field.label}
-        className="field-input w-44 text-left"
-        value={chosen}
-        onChange={(event) => onChange(event.target.value || undefined)}
-      >
-        {!field.required && field.default === undefined && (
-          <option value="">{field.choices.find((choice) => choice.value === fallback)?.says ?? "—"}</option>
-        )}
-        {field.choices.map((choice) => (
-          <option key={choice.value} value={choice.value}>
-            {choice.says}
-          </option>
-        ))}
-      </select>
-    )
-  }
+function Control(props: Props & { id: string }) {
+  const { field, place, value, fallback, onChange, id } = props
+  const text = typeof value === "string" ? value : ""
+  if (field.kind === "choice" && field.choices) return <ChoiceControl {...props} />
   if (field.kind === "reference") {
-    const fits = materials?.filter((material) => field.kinds?.includes(material.kind)) ?? []
-    return (
-      <select
-        id={id}
-        aria-label={field.label}
-        className="field-input w-56 text-left"
-        value={typeof value === "string" ? value : ""}
-        onChange={(event) => onChange(event.target.value || undefined)}
-      >
-        <option value="">{fits.length === 0 ? "Nothing in the stash fits" : "—"}</option>
-        {fits.map((material) => (
-          <option key={material.id} value={material.id}>
-            {material.name}
-          </option>
-        ))}
-      </select>
-    )
+    const fits = props.materials?.filter((material) => field.kinds?.includes(material.kind)) ?? []
+    const choices = fits.map((material) => ({ value: material.id, says: material.name }))
+    const none = fits.length === 0 ? "Nothing in the stash fits" : "—"
+    return <Select id={id} label={field.label} value={text} none={none} choices={choices} onChange={onChange} />
+  }
+  if (field.kind === "layer") {
+    const choices = [...(field.choices ?? []), ...(props.layers ?? [])]
+    const none = field.default_says ? sentence(field.default_says) : "Choose one"
+    return <Select id={id} label={field.label} value={text} none={none} choices={choices} onChange={onChange} />
   }
   if (field.kind === "switch") {
     return (
@@ -121,6 +83,12 @@ function Control({
       />
     )
   }
+  return <Written {...props} key={place} fallback={fallback} />
+}
+
+/** What is written: a length, a number, words. */
+function Written({ field, value, understood, fallback, problem, onChange, id }: Props & { id: string }) {
+  const [draft, setDraft] = useState<string>()
   const shown =
     draft ?? (problem === undefined ? understood : undefined) ?? (value === undefined ? "" : String(value))
   const kept = typeof value === "number" || NUMERIC.includes(field.kind)
@@ -150,6 +118,47 @@ function Control({
     />
   )
 }
+
+/** One of a few words; with "something else", a field for the maker’s own. */
+function ChoiceControl({ field, place, value, fallback, onChange, id }: Props & { id: string }) {
+  const choices = field.choices ?? []
+  const said = String(value ?? field.default ?? fallback ?? "")
+  if (choices.length <= 4) {
+    return <OpenChoice label={field.label} name={place} value={said} choices={choices} onChange={onChange} />
+  }
+  const own = field.open && !choices.some((choice) => choice.value === said)
+  const none =
+    field.required || field.default !== undefined
+      ? undefined
+      : (choices.find((choice) => choice.value === fallback)?.says ?? "—")
+  return (
+    <span className="flex flex-wrap justify-end gap-2">
+      <Select
+        id={id}
+        label={field.label}
+        value={own ? OTHER : said}
+        none={none}
+        choices={choices}
+        onChange={onChange}
+      />
+      {field.open && (own || said === OTHER) && (
+        <input
+          className="field-input w-44 text-left"
+          aria-label={`${field.label}, in your own words`}
+          placeholder="in your own words"
+          maxLength={60}
+          value={own ? said : ""}
+          onChange={(event) => onChange(event.target.value || OTHER)}
+        />
+      )}
+    </span>
+  )
+}
+
+/** What stands for something that the list does not know. */
+const OTHER = "other"
+
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** Kinds of field that hold a number where one is written. */
 const NUMERIC = ["count", "number", "area", "stop", "spot"]

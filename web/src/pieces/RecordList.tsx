@@ -1,5 +1,6 @@
 import type { Field, Material, Problem } from "../keep/client"
 import { FieldControl } from "./FieldControl"
+import type { Choice } from "./Select"
 
 type Record_ = Record<string, unknown>
 interface Props {
@@ -7,6 +8,8 @@ interface Props {
   place: string
   records: unknown
   materials: Material[]
+  /** What a field that names a layer can name. */
+  layers?: Choice[]
   problems: Problem[]
   /** A length as it was understood, by its place. */
   understood: (place: string) => string | undefined
@@ -14,7 +17,7 @@ interface Props {
 }
 
 /** A list of records, each with its own fields, drawn from the list's declaration. */
-export function RecordList({ field, place, records, materials, problems, understood, onChange }: Props) {
+export function RecordList({ field, place, records, materials, layers, problems, understood, onChange }: Props) {
   const list = Array.isArray(records) ? (records as Record_[]) : []
   const fields = field.of?.fields ?? []
   const word = field.of?.label.replace(/^An? /, "") ?? "part"
@@ -38,6 +41,7 @@ export function RecordList({ field, place, records, materials, problems, underst
               place={`${place}.${index}.${each.name}`}
               value={record[each.name]}
               materials={materials}
+              layers={layers}
               understood={understood(`${place}.${index}.${each.name}`)}
               problem={at(`${place}.${index}.${each.name}`)}
               fallback={each.default === undefined ? undefined : String(each.default)}

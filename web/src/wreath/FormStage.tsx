@@ -9,6 +9,7 @@ import { Fold } from "../pieces/Fold"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { Working } from "../pieces/Working"
 import { Findings } from "./Findings"
+import { FormBefore } from "./FormBefore"
 import { FormStock } from "./FormStock"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
@@ -56,6 +57,13 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
         />
       </div>
       <FormStock plan={plan} worked={worked} problem={problemAt("form.material")} onChange={onChange} />
+      <FormBefore
+        field={declarations.forms.before}
+        plan={plan}
+        worked={worked}
+        problems={problems}
+        onChange={onChange}
+      />
       {shape?.fields
         .filter((field) => field.kind !== "list")
         .map((field) => (

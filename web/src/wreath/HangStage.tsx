@@ -1,6 +1,10 @@
 import { useStash, useTemplates } from "../keep/queries"
+import type { Material } from "../keep/client"
 import { RecordList } from "../pieces/RecordList"
 import { Working } from "../pieces/Working"
+import { Findings } from "./Findings"
+import { MaterialRow } from "./LayerMaterials"
+import { isNamed, knownMaterials, namesOf } from "./layers"
 import { LayersStage } from "./LayersStage"
 import type { StageProps } from "./stageProps"
 
@@ -8,6 +12,15 @@ import type { StageProps } from "./stageProps"
 export function HangStage(props: StageProps) {
   return (
     <LayersStage {...props} stage="hang">
+      {props.worked && (
+        <Findings
+          findings={props.worked.findings.filter(({ at }) => at === "hang")}
+          place="layers"
+          plan={props.plan}
+          worked={props.worked}
+          onChange={props.onChange}
+        />
+      )}
       <Templates id={props.id} units={props.plan.units} />
       <Supplies {...props} />
       <OwnSteps {...props} />
@@ -63,52 +76,52 @@ function OwnSteps({ plan, problems, declarations, onChange }: StageProps) {
         place="steps"
         records={plan.steps}
         materials={[]}
+        layers={namesOf(plan.layers ?? [], declarations.coverings)}
         problems={problems}
         understood={() => undefined}
         onChange={(steps) => onChange({ ...plan, steps })}
       />
-      <p className="text-sm text-quiet">
-        After: {["prepare", "cut", ...(plan.layers ?? []).map((layer) => layer.id), "hang"].join(", ")}.
-      </p>
     </div>
   )
 }
 
-/** Glue, stems and ties, counted from the steps; the glue is bought when the plan says which. */
+/** What the steps use up without a layer naming it: which of the stash it is taken from, so that it is charged. */
+const USED_UP: { label: string; fits: (material: Material) => boolean }[] = [
+  { label: "Glue sticks", fits: ({ kind }) => kind === "glue" },
+  { label: "Cable ties", fits: ({ kind, sort }) => kind === "tie" && sort === "cable" },
+  { label: "Chenille stems", fits: ({ kind, sort }) => kind === "tie" && sort === "chenille" },
+  { label: "Wire", fits: ({ kind }) => kind === "wire" },
+]
+
+/** Glue, stems, ties and wire, counted from the steps; charged when the plan says which. */
 function Supplies({ plan, worked, onChange }: StageProps) {
-  const stash = useStash(plan.units).data ?? []
-  if (!worked || worked.supplies.bead === 0) return null
-  const sold = stash.map((each) => each.material).filter((material) => material.kind === "glue")
-  const own = plan.materials?.find((material) => material.kind === "glue")
+  const known = knownMaterials(plan, useStash(plan.units).data ?? [])
+  if (!worked || (worked.supplies.bead === 0 && !worked.fixings?.length)) return null
+  const choose = (fits: (material: Material) => boolean, id: string | undefined) => {
+    const others = (plan.materials ?? []).filter((material) => !fits(material) || isNamed(plan, material.id))
+    const added = known.filter((material) => material.id === id && !others.some((each) => each.id === id))
+    onChange({ ...plan, materials: [...others, ...added] })
+  }
   return (
     <div className="pt-5">
-      <h3 className="text-lg">Glue</h3>
-      {sold.length > 0 && (
-        <div className="row">
-          <label htmlFor="glue">Glue sticks</label>
-          <select
-            id="glue"
-            className="field-input w-64 text-left"
-            value={own?.id ?? ""}
-            onChange={(event) =>
-              onChange({
-                ...plan,
-                materials: [
-                  ...(plan.materials ?? []).filter((material) => material.kind !== "glue"),
-                  ...sold.filter((material) => material.id === event.target.value),
-                ],
-              })
-            }
-          >
-            <option value="">Not counted into the money</option>
-            {sold.map((material) => (
-              <option key={material.id} value={material.id}>
-                {material.name}
-              </option>
-            ))}
-          </select>
-        </div>
-      )}
+      <h3 className="text-lg">What the steps use up</h3>
+      {USED_UP.filter(({ fits }) => known.some(fits)).map(({ label, fits }) => (
+        <MaterialRow
+          key={label}
+          label={label}
+          none="Not counted into the money"
+          fits={known.filter(fits)}
+          value={plan.materials?.find(fits)?.id}
+          onChange={(id) => choose(fits, id)}
+        />
+      ))}
+      <ul className="py-1">
+        {worked.fixings?.map((each) => (
+          <li key={each.key} className="text-sm">
+            {each.count} {each.what} for {each.for}
+          </li>
+        ))}
+      </ul>
       <Working lines={worked.supplies.working} />
     </div>
   )

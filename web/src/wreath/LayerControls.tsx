@@ -3,12 +3,13 @@ import type { Covering, Field, Material, Plan, PlanLayer, WorkedLayer } from "..
 import { FieldControl } from "../pieces/FieldControl"
 import { Fold } from "../pieces/Fold"
 import { RecordList } from "../pieces/RecordList"
+import type { Choice } from "../pieces/Select"
 import { Working } from "../pieces/Working"
 import { Allowance } from "./Allowance"
 import { Findings } from "./Findings"
 import { isOfWay } from "./along"
-import { withMaterials } from "./layers"
-import { MaterialRow, MoreColours } from "./LayerMaterials"
+import { namesOf, withMaterials } from "./layers"
+import { MaterialRow, Mix, MoreColours } from "./LayerMaterials"
 import { Pace } from "./Pace"
 import { PartOfWay } from "./PartOfWay"
 import { put, valueAt } from "./places"
@@ -26,6 +27,8 @@ interface Controls extends Props {
   covering?: Covering
   /** The layer as it was last worked. */
   shown?: WorkedLayer
+  /** The other layers, by name, for what sits on one of them. */
+  others: Choice[]
   /** Where it stands in the plan. */
   place: string
   change: (plan: Plan) => void
@@ -41,6 +44,7 @@ export function LayerControls(props: Props) {
     place,
     covering: declarations.coverings.find((each) => each.method === layer.method),
     shown: worked?.layers.find((each) => each.id === layer.id && each.method === layer.method),
+    others: namesOf(plan.layers ?? [], declarations.coverings).filter(({ value }) => value !== layer.id),
     change: (next) => onChange(withMaterials(next, known)),
     problemAt: (at) => problems.find((problem) => problem.at === at)?.says,
   }
@@ -128,6 +132,7 @@ function Materials({ plan, layer, known, covering, place, change, problemAt }: C
     const materials = ids.length > 0 ? ids : undefined
     change(put(plan, place, { ...layer, materials, mix: undefined }))
   }
+  const mixed = covering?.options.some((option) => option.name === "mix") && (layer.materials ?? []).length > 0
   return (
     <>
       <MaterialRow
@@ -138,6 +143,14 @@ function Materials({ plan, layer, known, covering, place, change, problemAt }: C
         onChange={(id) => change(put(plan, `${place}.material`, id))}
       />
       {covering?.several && <MoreColours layer={layer} fits={alike} onChange={recolour} />}
+      {mixed && (
+        <Mix
+          layer={layer}
+          known={known}
+          problem={problemAt(`${place}.mix`)}
+          onChange={(mix) => change(put(plan, `${place}.mix`, mix))}
+        />
+      )}
     </>
   )
 }
@@ -212,6 +225,7 @@ function control(controls: Controls, field: Field, name = field.name) {
       fallback={shown?.settings[name]}
       problem={problemAt(at)}
       materials={known}
+      layers={controls.others}
       onChange={(value) => change(put(plan, at, value))}
     />
   )

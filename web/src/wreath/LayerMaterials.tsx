@@ -78,3 +78,48 @@ export function MoreColours({ layer, fits, onChange }: ColoursProps) {
     </div>
   )
 }
+
+interface MixProps {
+  layer: PlanLayer
+  known: Material[]
+  problem?: string
+  onChange: (mix: number[] | undefined) => void
+}
+
+/** How much of each colour, by parts: one roll, one roll, two rolls. */
+export function Mix({ layer, known, problem, onChange }: MixProps) {
+  const id = useId()
+  const ids = [layer.material, ...(layer.materials ?? [])].filter((each, i, all) => each && all.indexOf(each) === i)
+  const said = Array.isArray(layer.mix) ? (layer.mix as number[]) : []
+  const parts = ids.map((_, i) => said[i] ?? 1)
+  const change = (index: number, text: string) => {
+    const next = parts.map((part, i) => (i === index ? Math.max(Math.round(Number(text)) || 1, 1) : part))
+    onChange(next.every((part) => part === next[0]) ? undefined : next)
+  }
+  return (
+    <fieldset className="border-b border-base-300 py-2">
+      <legend>Parts of each colour</legend>
+      <span className="flex flex-wrap gap-x-5 gap-y-1 pt-1">
+        {ids.map((each, index) => (
+          <span key={each} className="flex items-center gap-2">
+            <input
+              id={`${id}-${index}`}
+              className="field-input w-14"
+              type="number"
+              min={1}
+              max={99}
+              value={parts[index]}
+              onChange={(event) => change(index, event.target.value)}
+            />
+            <label htmlFor={`${id}-${index}`}>{known.find((material) => material.id === each)?.name ?? each}</label>
+          </span>
+        ))}
+      </span>
+      {problem && (
+        <p role="alert" className="text-sm font-semibold text-error">
+          {problem}
+        </p>
+      )}
+    </fieldset>
+  )
+}

@@ -4,7 +4,7 @@ import type { Covering, Declarations, Material } from "../keep/client"
 import { useStash } from "../keep/queries"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { LayerControls } from "./LayerControls"
-import { freshId, knownMaterials, layersOf, withMaterials } from "./layers"
+import { freshId, knownMaterials, layersOf, namesOf, sittingOn, withMaterials, without } from "./layers"
 import type { StageProps } from "./stageProps"
 
 interface Props extends StageProps {
@@ -17,6 +17,7 @@ interface Props extends StageProps {
 export function LayersStage({ stage, children, ...props }: Props) {
   const { plan, declarations, onChange } = props
   const [chosen, setChosen] = useState(0)
+  const [asking, setAsking] = useState<string>()
   const stash = useStash(plan.units).data ?? []
   const known = knownMaterials(plan, stash)
   const declared = declarations.stages.find((each) => each.key === stage)
@@ -27,6 +28,12 @@ export function LayersStage({ stage, children, ...props }: Props) {
   const add = (covering: Covering) => {
     onChange(withLayer(props, covering, known))
     setChosen(own.length)
+  }
+  const names = namesOf(plan.layers ?? [], declarations.coverings)
+  const sitting = open ? sittingOn(plan.layers ?? [], open.layer.id) : []
+  const takeOff = (what: "go too" | "stay") => {
+    if (open) onChange(without(plan, open.layer, what))
+    setAsking(undefined)
   }
   const titleOf = (method: string) => declarations.coverings.find((each) => each.method === method)?.title ?? method
   return (
@@ -54,14 +61,50 @@ export function LayersStage({ stage, children, ...props }: Props) {
           <button
             type="button"
             className="link-button"
-            onClick={() => onChange({ ...plan, layers: plan.layers?.filter((each) => each !== open.layer) })}
+            onClick={() => (sitting.length > 0 ? setAsking(open.layer.id) : takeOff("stay"))}
           >
             Take this layer off
           </button>
         </p>
       )}
+      {open && asking === open.layer.id && sitting.length > 0 && (
+        <WithoutIt
+          names={sitting.map(({ id }) => names.find(({ value }) => value === id)?.says ?? id)}
+          onTakeOff={takeOff}
+          onLeave={() => setAsking(undefined)}
+        />
+      )}
       {children}
     </section>
+  )
+}
+
+interface WithoutProps {
+  names: string[]
+  onTakeOff: (sitting: "go too" | "stay") => void
+  onLeave: () => void
+}
+
+/** What becomes of what sits on a layer that is taken off. */
+function WithoutIt({ names, onTakeOff, onLeave }: WithoutProps) {
+  const one = names.length === 1
+  return (
+    <div role="alertdialog" aria-label="What sits on it" className="my-2 border-l-4 border-primary pl-3">
+      <p>
+        {names.join(" and ")} {one ? "sits" : "sit"} on it.
+      </p>
+      <p className="flex flex-wrap gap-2 pt-1">
+        <button type="button" className="plain-button" onClick={() => onTakeOff("stay")}>
+          Put {one ? "it" : "them"} where this was
+        </button>
+        <button type="button" className="plain-button" onClick={() => onTakeOff("go too")}>
+          Take {one ? "it" : "them"} off too
+        </button>
+        <button type="button" className="link-button" onClick={onLeave}>
+          Leave everything
+        </button>
+      </p>
+    </div>
   )
 }
 

@@ -12,11 +12,15 @@ const USED_UP = ["glue", "tie", "wire"]
 
 /** The plan with the materials its layers and its form name, from the plan or the stash; and what its steps use up. */
 export function withMaterials(plan: Plan, known: Material[]): Plan {
-  const named = new Set(textsIn([plan.layers ?? [], plan.form.material]))
+  const named = new Set(textsIn([plan.layers ?? [], plan.form.material, plan.form.before]))
   const used = plan.materials?.filter((material) => USED_UP.includes(material.kind)) ?? []
   const kept = new Set(used.map((material) => material.id))
   return { ...plan, materials: known.filter((material) => named.has(material.id) || kept.has(material.id)) }
 }
+
+/** Whether a layer or the form names a material itself. */
+export const isNamed = (plan: Plan, id: string) =>
+  textsIn([plan.layers ?? [], plan.form.material, plan.form.before]).includes(id)
 
 /** Every text anywhere in a value. */
 function textsIn(value: unknown): string[] {
@@ -29,6 +33,53 @@ export function freshId(layers: PlanLayer[]): string {
   let number = layers.length + 1
   while (layers.some((layer) => layer.id === `layer-${number}`)) number += 1
   return `layer-${number}`
+}
+
+/** What every layer is called, as a list to choose from: "Bow", and where there are two, "Bow 2". */
+export function namesOf(layers: PlanLayer[], coverings: Covering[]): { value: string; says: string }[] {
+  const titles = layers.map((layer) => {
+    const own = typeof layer.what === "string" ? layer.what : undefined
+    const covering = coverings.find((each) => each.method === layer.method)
+    const word = covering?.options
+      .find((option) => option.name === "what")
+      ?.choices?.find(({ value }) => value === own)
+    return word?.says ?? own ?? covering?.title ?? layer.method
+  })
+  return layers.map((layer, i) => {
+    const before = titles.slice(0, i).filter((title) => title === titles[i]).length
+    return { value: layer.id, says: before > 0 ? `${titles[i]} ${before + 1}` : titles[i]! }
+  })
+}
+
+/** Layers that sit on one, directly. */
+export const sittingOn = (layers: PlanLayer[], id: string) => layers.filter((layer) => layer.on === id)
+
+/** The plan without a layer; what sat on it goes with it, or comes to where it was. */
+export function without(plan: Plan, gone: PlanLayer, sitting: "go too" | "stay"): Plan {
+  const layers = plan.layers ?? []
+  const goes = new Set([gone.id])
+  if (sitting === "go too") {
+    // Whatever sits on what goes, however high the stack.
+    for (let size = 0; size !== goes.size;) {
+      size = goes.size
+      layers.forEach((layer) => typeof layer.on === "string" && goes.has(layer.on) && goes.add(layer.id))
+    }
+  }
+  const stay = layers.filter((layer) => !goes.has(layer.id)).map((layer) => moved(layer, gone))
+  // The maker’s own steps stay, behind the cutting.
+  const steps = plan.steps?.map((step) => (goes.has(String(step.after)) ? { ...step, after: "cut" } : step))
+  return { ...plan, layers: stay, ...(plan.steps && { steps }) }
+}
+
+/** What sat on a layer that is gone sits where that was: on what it sat on, or at its place. */
+function moved(layer: PlanLayer, gone: PlanLayer): PlanLayer {
+  if (layer.on !== gone.id) return layer
+  const { on: _on, at: _at, ...rest } = layer
+  return {
+    ...rest,
+    ...(gone.on === undefined ? {} : { on: gone.on }),
+    ...(gone.at === undefined ? {} : { at: gone.at }),
+  }
 }
 
 /** The layers of one stage, each with its place in the plan; a method that is not known belongs to the covering. */

@@ -39,10 +39,11 @@ export function placingOf({ plan, declarations, onChange }: About, worked?: Work
     const kind = placed.find((each) => each.method === layer.method)
     const settled = worked?.layers.find((each) => each.id === layer.id)?.settings.at
     if (!kind) return []
-    const at = Number(layer.at ?? settled ?? BOTTOM)
-    // What hangs in the middle has no hour.
+    const said = layer.at ?? settled ?? BOTTOM
+    const at = said === "middle" ? said : Number(said)
     if (Number.isNaN(at) || layer.on !== undefined) return []
-    return [{ layer: layer.id, option: "at", says: `${kind.title}: at, by the clock`, at }]
+    const middle = kind.options.some((option) => option.name === "at" && option.kind === "spot")
+    return [{ layer: layer.id, option: "at", says: `${kind.title}: at, by the clock`, at, middle }]
   })
   return { spots, gaps: false, onPlace: placeOn(plan, onChange) }
 }

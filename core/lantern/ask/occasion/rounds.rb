@@ -29,14 +29,14 @@ module Lantern
           @left = works.map.with_index(1) { |work, number| [number, work.course.steps.map { [kind(_1, work), _1] }] }
         end
 
-        # A kind is done for all when all who still have it are there; where they wait for one another, by those
-        # who are.
+        # A kind is done for all when all who still have it are there, what most have first; where they wait for one
+        # another, by those who are.
         # @return [Array<Round>]
         def to_a
           @to_a ||= [].tap do |rounds|
             until (waiting = @left.reject { |_, steps| steps.empty? }).empty?
-              heads = waiting.map { |_, steps| steps.first.first }.uniq
-              kind = heads.find { |each| all_there?(waiting, each) } || heads.first
+              heads = waiting.map { |_, steps| steps.first.first }.tally
+              kind = heads.min_by { |each, many| [all_there?(waiting, each) ? 0 : 1, -many] }.first
               rounds << Round.new(key: "#{rounds.size + 1}.#{kind}", steps: taken(waiting, kind))
             end
           end

@@ -34,7 +34,8 @@ module Lantern
 
         def declared_default = default&.to_s
 
-        def limits = {"choices" => choices.map { |word, says| {"value" => word.to_s, "says" => says} }}
+        def limits = {"choices" => choices.map { |word, says| {"value" => word.to_s, "says" => says} },
+                      "open" => (true if @other)}
       end
     end
   end
