@@ -93,11 +93,20 @@ module Server
       def settle(wreath, over)
         ids = @materials.locked_ids(over.keys)
         plan = Lantern::Plan::Document.read(wreath["plan"])
-        entries = over.flat_map { |material, inches|
-          ids[material] ? difference(ids[material],
-            (inches * Ledger::PER_INCH).round, (plan.smallest_remnant * Ledger::PER_INCH).round) : []
-        }
+        smallest = (plan.smallest_remnant * Ledger::PER_INCH).round
+        entries = over.select { |material, _| ids[material] }.flat_map do |material, more|
+          next counted(ids[material], more.to_i) if plan.material(material).counted?
+          difference(ids[material], (more * Ledger::PER_INCH).round, smallest)
+        end
         @ledger.write("corrected", entries, wreath: {id: wreath["id"], name: wreath["name"]}) if entries.any?
+      end
+
+      # Of what is counted, one by one; no more than is there.
+      def counted(material_id, more)
+        return (more.zero? ? [] : [{material_id:, kind: "returned", change: -more}]) if more <= 0
+        there = @ledger.stock([material_id]).fetch(material_id, []).sum(&:count)
+        taken = [more, there].min
+        taken.zero? ? [] : [{material_id:, kind: "cut", change: -taken}]
       end
 
       def difference(material_id, more, smallest)

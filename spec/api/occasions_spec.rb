@@ -37,6 +37,11 @@ RSpec.describe "Occasions", :api, :store do
       .to eq [wreaths[1]["id"]]
   end
 
+  it "comes to nothing while nothing hangs on it" do
+    id = ask(:post, "/occasions", {name: "Later", units: "in", occasion: {}})["id"]
+    expect(ask(:get, "/occasions/#{id}/worked")["cost"]).to include("to_buy" => "0.00", "per_wreath" => "0.00")
+  end
+
   it "refuses a day that is none, and lets nobody save over another" do
     made = occasion
     expect(ask(:put, "/occasions/#{made["id"]}",

@@ -25,7 +25,7 @@ RSpec.describe "What goes into a wreath, on the screen", :browser, :store do
     id = open_wreath("rope ring", "hang")
     click_on "Add a step"
     expect(page).to have_css("[role=alert]", text: /After is missing/)
-    find("div[data-place='steps.0.after'] input").set("base")
+    find("div[data-place='steps.0.after']").select("Rope coil")
     find("div[data-place='steps.0.title'] input").set("Let it dry overnight")
     saved
     visit "/wreaths/#{id}/bench"
@@ -35,10 +35,10 @@ RSpec.describe "What goes into a wreath, on the screen", :browser, :store do
   it "hangs a sign in the middle of the opening, with the cord it takes" do
     id = open_wreath("rope ring", "trim")
     click_on "Add: something fixed on"
-    find("div[data-place$='.at'] input").set("middle")
+    check "In the middle of the opening"
     select "Tarred hemp cord", from: "On what cord"
     expect(page).to have_css("tr", text: /The cord it hangs by/)
-    expect(page).to have_no_css("[role=slider][aria-label^='Something fixed on']")
+    expect(page).to have_css("[role=slider][aria-valuetext='in the middle']")
     saved
     expect(RealStore.store.wreaths.find(id)["plan"]["layers"].last).to include("at" => "middle", "cord" => "rope")
   end

@@ -57,6 +57,31 @@ RSpec.describe "Occasions on the screen", :browser, :store do
     expect(page).to have_no_text("Stall day")
   end
 
+  it "does one step for all wreaths at the bench, each counted as its own" do
+    open_walk
+    find("label", text: "Cut", exact_text: true).click
+    expect(page).to have_css("section[aria-label='Handed out'] li", text: /Door 7.*package 1: 3 fillers/m)
+    find("label", text: "Bench", exact_text: true).click
+    expect(page).to have_css("ol li h2", text: "Cut the pieces")
+    expect(page).to be_axe_clean
+    within("ol > li", text: "Cut the pieces") { click_on("Door 7, rope ring") }
+    expect(page).to have_css("h1", text: "Door 7, rope ring")
+    expect(page).to have_css("ul[aria-label=Takes] li", text: "13 fillers")
+    2.times { click_on "One more" }
+    click_on "Next wreath: Door 8, twelve bows"
+    expect(page).to have_css("h1", text: "Door 8, twelve bows")
+    expect(page).to have_css("h2", text: "Cut the pieces")
+    click_on "One more"
+    expect(page).to have_css("[data-kept]", text: "Saved")
+    click_on "All steps"
+    expect(page).to have_css("ol li h2", text: "Cut the pieces")
+    counted = %w[rope\ ring twelve\ bows].map do |name|
+      id = RealStore.store.wreaths.all.find { _1["name"].include?(name) }["id"]
+      RealStore.store.bench.state(id)["counts"]["cut"]
+    end
+    expect(counted).to eq [2, 1]
+  end
+
   def walk = RealStore.store.occasions.all[0]
 
   it "goes on saving when the server was away for a moment" do

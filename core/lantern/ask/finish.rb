@@ -18,7 +18,7 @@ module Lantern
       # @return [Array<Hash>] ready for JSON
       def form(counts)
         materials.map do |material|
-          planned = total(material) { |layer| layer.required }
+          planned = total(material)
           used = planned * done(material, counts)
           {"material" => material.id, "name" => material.name, "counted" => material.counted?,
            "planned" => number(material, planned), "planned_says" => says(material, planned),
@@ -36,7 +36,8 @@ module Lantern
         materials.flat_map do |material|
           amount = read.fetch(material.id)
           next [] unless amount
-          whole = total(material, &:needs)
+          # What the steps use up without a covering naming it is no covering's to learn.
+          whole = @layers.sum { total_of(_1.needs, material) } + total_of(@work.supplies.needs, material)
           @layers.filter_map do |layer|
             planned = total_of(layer.needs, material)
             next unless planned.positive? && whole.positive?
@@ -63,21 +64,25 @@ module Lantern
         end
       end
 
-      # How much more than planned was used of what is cut by length.
-      # @return [Hash{String=>Rational}] inches by material; negative when there was some left
+      # How much more than planned was used of what is cut by length, or counted.
+      # @return [Hash{String=>Rational}] inches, or a number, by material; negative when there was some left
       def over(used)
         read = readings(used)
-        materials.select(&:lengthwise?).to_h { |material|
-          [material.id,
-            (read[material.id] || total(material, &:required)).to_r - total(material, &:required).to_r.round(4)]
-        }
+        materials.reject(&:sheets?).to_h do |material|
+          planned = material.counted? ? whole_ones(material) : total(material).to_r.round(4)
+          [material.id, (read[material.id] || planned).to_r - planned]
+        end
       end
 
       private
 
-      def materials = @materials ||= @plan.materials.select { |material| total(material, &:required).positive? }
+      def materials = @materials ||= @plan.materials.select { |material| total(material).positive? }
 
-      def total(material, &asked) = @layers.sum { |layer| total_of(asked.call(layer), material) }
+      # All that one wreath asks of a material: its layers, its steps, and the form itself.
+      def total(material) = total_of(@work.asked.map(&:need), material)
+
+      # Half a stem takes a stem.
+      def whole_ones(material) = (total(material) - 1e-9).ceil
 
       def total_of(needs, material) = needs.select { _1.material == material.id }.sum(&:total)
 
@@ -100,10 +105,10 @@ module Lantern
         read
       end
 
-      def number(material, amount) = material.counted? ? amount.to_i : Measure::Length.in_units(amount, @plan.units)
+      def number(material, amount) = material.counted? ? amount.ceil : Measure::Length.in_units(amount, @plan.units)
 
       def says(material, amount) =
-        material.counted? ? amount.round.to_s : Measure::Length.long_text(amount, units: @plan.units)
+        material.counted? ? (amount - 1e-9).ceil.to_s : Measure::Length.long_text(amount, units: @plan.units)
     end
   end
 end

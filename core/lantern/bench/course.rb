@@ -67,9 +67,11 @@ module Lantern
         return cut_needs.map { Taken.of(_1, @plan, times: @plan.quantity) } if step.id == "cut"
         layer = @layers.find { _1.id == step.layer } or return
         own = taken_of(layer).fetch(step.id, []).map { Taken.of(_1, @plan) }
-        # What is fixed is fixed last.
-        (layer.course.last.id == step.id) ? own + fixings_of(layer) : own
+        (fixing_step(layer).id == step.id) ? own + fixings_of(layer) : own
       end
+
+      # What is tied is tied in the last step that ties, or else in the last.
+      def fixing_step(layer) = layer.course.reverse_each.find { _1.move.key == :tie_on } || layer.course.last
 
       def fixings_of(layer) = supplies.fixings.select { _1.layer == layer.id }.map { Taken.fixing(_1) }
 

@@ -29,8 +29,8 @@ module Lantern
         return [] if what.empty? || @layers.none? { _1.class.stage.key == :cover } || @layers.any?(Hang::Backing)
         felt = @plan.materials.find { Hang::Backing.takes.include?(_1.kind) && _1.sheets? }
         [Plan::Finding.new(level: :note, code: "scratches", at: "hang",
-          says: "Behind, #{Measure::Words.list(what)} can scratch the door. Felt covers the whole back; a ribbon or a " \
-            "scrap glued over what scratches is quicker.",
+          says: "Behind, #{Measure::Words.list(what)} can scratch the door. Felt covers the whole back; a ribbon or " \
+            "a scrap glued over what scratches is quicker.",
           add: felt && {method: "backing", material: felt.id})]
       end
     end

@@ -19,6 +19,9 @@ module Lantern
 
       def used = entries.sum(BigDecimal(0), &:used)
 
+      # What went into each of them.
+      def per_wreath = used / shares
+
       def left_in_stash = entries.sum(BigDecimal(0), &:left)
 
       # Out of pocket, the tax with it.
@@ -29,7 +32,7 @@ module Lantern
       def to_h
         money = Measure::Money.method(:text)
         {
-          "to_buy" => money.call(to_buy), "used" => money.call(used), "per_wreath" => money.call(used / plan.quantity),
+          "to_buy" => money.call(to_buy), "used" => money.call(used), "per_wreath" => money.call(per_wreath),
           "left_in_stash" => money.call(left_in_stash),
           **(terms.tax.positive? ? {"tax" => money.call(terms.tax_on(to_buy)), "to_pay" => money.call(to_pay)} : {}),
           **(terms.asks? ? asking : {})
@@ -47,14 +50,17 @@ module Lantern
         end
         rows += [[:used, "Went into the work, by length", "", used],
           [:per_wreath, "A wreath", (plan.quantity > 1) ? "#{money.call(used)} ÷ #{plan.quantity}" : "",
-            used / plan.quantity], [:left_in_stash, "Worth of what is left", "", left_in_stash]]
+            per_wreath], [:left_in_stash, "Worth of what is left", "", left_in_stash]]
         (rows + (terms.asks? ? asking_rows : []))
           .map { |key, says, sum, amount| Place::Working.new(key:, says:, sum:, answer: money.call(amount)) }
       end
 
       private
 
-      def one = terms.cost_of(used / plan.quantity, minutes.fdiv(plan.quantity))
+      # Of an occasion that nothing hangs on yet there is no wreath to share it.
+      def shares = [plan.quantity, 1].max
+
+      def one = terms.cost_of(per_wreath, minutes.fdiv(shares))
 
       def asking
         {"bench_time" => one[:time], "overhead" => one[:overhead], "cost_of_one" => one[:cost],
@@ -65,7 +71,7 @@ module Lantern
         money = Measure::Money.method(:text)
         [
           *(terms.hourly ? [[:bench_time, "Time at the bench, a wreath",
-            "#{minutes.fdiv(plan.quantity).round} min × #{money.call(terms.hourly)} ÷ 60", one[:time]]] : []),
+            "#{minutes.fdiv(shares).round} min × #{money.call(terms.hourly)} ÷ 60", one[:time]]] : []),
           *(terms.overhead.positive? ? [[:overhead, "Overhead", "#{short(terms.overhead)} ÷ 100 of material and time",
             one[:overhead]]] : []),
           [:cost_of_one, "What a wreath costs you", "", one[:cost]],

@@ -77,6 +77,8 @@ module Lantern
       def findings = [finding(:note, "backing",
         "The grid wants a backing of the same outline, so that stems do not scratch the door.")]
 
+      def ties_used = ties
+
       def steps
         [step("grid", "Tie the grid in", "Cut it to the opening and tie it to the inside edge, #{ties} ties.",
           count: ties, unit: :ties, move: :tie_on, minutes: ties * 0.6 + 3),

@@ -89,13 +89,11 @@ module Lantern
 
       def check
         face
-        placed.each { |part|
-          if placed.any? { |other| !other.equal?(part) && same?(other, part) }
-            refuse_part(part, :width,
-              "The parts need a place of their own; this one lies exactly on " \
-              "another.")
-          end
-        }
+        placed.each do |part|
+          next unless placed.any? { |other| !other.equal?(part) && other.over == part.over && same?(other, part) }
+          refuse_part(part, :width, "The parts need a place of their own; this one lies exactly on another. One that " \
+            "is glued on top is said to lie over the others.")
+        end
         if measured.keys.any? { _1 != :girth }
           refuse("measured",
             "The runs of joined forms are not measured all at once; measure each part. Only the girth can be.")

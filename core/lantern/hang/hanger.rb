@@ -21,7 +21,8 @@ module Lantern
       # What hangs askew hangs from where nobody would look for it.
       ASKEW = 10.0
 
-      option :at, :number, fine: true, default_says: "at the top; at one side for what hangs askew", most: 12.0, label: "At, by the clock"
+      option :at, :number, fine: true, most: 12.0, label: "At, by the clock",
+        default_says: "at the top; at one side for what hangs askew"
 
       figure :pieces, :count, "Hangers"
       figure :length, :length, "Length", from: :length_cut

@@ -83,8 +83,27 @@ function Control(props: Props & { id: string }) {
       />
     )
   }
+  if (field.kind === "spot") {
+    return (
+      <span className="flex flex-wrap items-center justify-end gap-3">
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={value === MIDDLE}
+            onChange={(event) => onChange(event.target.checked ? MIDDLE : undefined)}
+          />
+          In the middle of the opening
+        </label>
+        {value !== MIDDLE && <Written {...props} key={place} fallback={fallback} />}
+      </span>
+    )
+  }
   return <Written {...props} key={place} fallback={fallback} />
 }
+
+/** Where something is that hangs in the opening. */
+const MIDDLE = "middle"
 
 /** What is written: a length, a number, words. */
 function Written({ field, value, understood, fallback, problem, onChange, id }: Props & { id: string }) {
