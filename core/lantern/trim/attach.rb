@@ -36,7 +36,7 @@ module Lantern
         wire: Fixing.new(title: "Wire", holds: 2000, holding: "a wire holds",
           says: "Wire through it and round the form, twisted behind, the ends turned in."),
         ties: Fixing.new(title: "Cable ties", holds: 800, holding: "two cable ties hold",
-          says: "Two cable ties through it and round the form, cut short behind.")
+          says: "Two cable ties through it and round the form, cut short behind; one holds a pick.")
       }.freeze
 
       option :what, :choice, open: true, default: :pick, label: "What", choices: THINGS.transform_values(&:title)

@@ -76,13 +76,10 @@ module Lantern
       def loop_size = super || (below ? showing_beneath : usual(:loop_size))
 
       # Of a small bow half as large.
-      def showing_beneath = [below - 1, below / 2].max
+      def showing_beneath(under = below) = [under - 1, under / 2].max
 
       # The loops of the bow that it sits on.
-      def below
-        return unless beneath&.kind == self.class
-        beneath.options[:loop_size] || Bows.kinds.fetch(beneath.options[:kind]).usual.fetch(:loop_size, nil)&.to_r
-      end
+      def below = beneath && loops_of(beneath)
 
       def tail = super || usual(:tail)
 
@@ -168,6 +165,15 @@ module Lantern
       def number(inches) = bare(inches)
 
       private
+
+      # As large as its plan says, or as what it sits on itself lets it be.
+      def loops_of(said, deep = 0)
+        return unless said.kind == self.class && deep <= @plan.layers.size
+        under = @plan.layers.find { _1.id == said.options[:on] } if said.options[:on]
+        under &&= loops_of(under, deep + 1)
+        said.options[:loop_size] || (under && showing_beneath(under)) ||
+          Bows.kinds.fetch(said.options[:kind]).usual.fetch(:loop_size, nil)&.to_r
+      end
 
       def usual(option) = Rational(Bows.kinds.fetch(kind).usual.fetch(option) { STRIPS.fetch(option) })
 

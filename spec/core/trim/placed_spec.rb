@@ -36,6 +36,11 @@ RSpec.describe Lantern::Trim::Placed do
       expect(hidden["layers"][1]["findings"].find { _1["code"] == "hides_beneath" }["try"]).to eq("loop_size" => "3 in")
     end
 
+    it "goes on so, an inch a layer, however high the stack" do
+      stack = [under, layer("bow", "tape", id: "second", on: "under"), layer("bow", "tape", id: "third", on: "second")]
+      expect(Lantern.work(trimmed(*stack))["layers"].map { _1["settings"]["loop_size"] }).to eq ["4 in", "3 in", "2 in"]
+    end
+
     it "shows the one beneath however small that is, and is not set on what hangs in the middle" do
       small = Lantern.work(trimmed(under.merge("loop_size" => 1), layer("bow", "tape", id: "top", on: "under")))
       expect(small["layers"][1]["settings"]["loop_size"]).to eq "1/2 in"

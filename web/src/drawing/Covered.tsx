@@ -28,7 +28,9 @@ export function isMore(lies: Drawing["layers"], index: number): boolean {
 export function Covered({ drawing, materials, side, pointed, small }: Props) {
   const id = useId()
   const lies = drawing.layers.map((lie, place) => {
-    const own = lie.materials.map((name) => materials.find((material) => material.id === name))
+    // What was said of no material is drawn as something.
+    const named = lie.materials.length > 0 ? lie.materials : [undefined]
+    const own = named.map((name) => materials.find((material) => material.id === name))
     return {
       lie,
       own,

@@ -236,7 +236,7 @@ function Legend({
               onBlur={() => onPoint(undefined)}
             >
               <span className="flex shrink-0">
-                {lie.materials.slice(0, 3).map((id) => (
+                {(lie.materials.length > 0 ? lie.materials.slice(0, 3) : [""]).map((id) => (
                   <span
                     key={id}
                     className="h-3 w-5 rounded-full border border-neutral/60 not-first:-ml-2"

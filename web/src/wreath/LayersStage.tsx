@@ -35,18 +35,17 @@ export function LayersStage({ stage, children, ...props }: Props) {
     if (open) onChange(without(plan, open.layer, what))
     setAsking(undefined)
   }
-  const titleOf = (method: string) => declarations.coverings.find((each) => each.method === method)?.title ?? method
+  const nameOf = (id: string) => names.find(({ value }) => value === id)?.says.replace(/ \d+$/, "") ?? id
   return (
     <section aria-label={declared?.title}>
       {own.length > 1 && (
-        <div className="row">
-          <span>Layer</span>
+        <div className="pb-2">
           <OpenChoice
             label="Layer"
             name="layer"
             value={String(place)}
             onChange={(value) => setChosen(Number(value))}
-            choices={own.map(({ layer }, i) => ({ value: String(i), says: `${i + 1}. ${titleOf(layer.method)}` }))}
+            choices={own.map(({ layer }, i) => ({ value: String(i), says: `${i + 1}. ${nameOf(layer.id)}` }))}
           />
         </div>
       )}
