@@ -6,6 +6,7 @@ ruby ">= 3.1"
 gem "zeitwerk", "~> 2.6.18"
 gem "bigdecimal", "~> 3.1"
 gem "highs", "~> 0.2.6"
+gem "money", "~> 6.19"
 
 # The server
 gem "sinatra", "~> 4.2"

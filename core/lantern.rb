@@ -2,6 +2,7 @@
 
 require "bigdecimal"
 require "bigdecimal/util"
+require "money"
 require "zeitwerk"
 
 # The rules of covering wreath forms: from a plan document to a worked plan.
@@ -21,9 +22,14 @@ module Lantern
   # Works a plan.
   #
   # @param document [Hash] a plan document as JSON gives it, with string keys
+  # @param advice [Boolean] whether what a wise friend would say is worked out too
   # @return [Hash] the worked plan, ready for JSON
   # @raise [Plan::Refused] with every problem found in the plan
-  def self.work(document) = Answer::Worked.new(Work.read(document)).to_h
+  def self.work(document, advice: false)
+    work = Work.read(document)
+    worked = Answer::Worked.new(work).to_h
+    advice ? worked.merge("advice" => Ask::Advice.on_work(work, document)) : worked
+  end
 
   # What a plan can say, for the API: the screens draw their controls from it.
   #

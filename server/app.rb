@@ -158,9 +158,11 @@ module Server
     def with_stash(plan)
       own = Array(plan["materials"])
       ids = own.filter_map { _1["id"] if _1.is_a?(Hash) }
-      stash = store ? store.materials.all(plan["units"]).map { _1["material"] } : []
-      plan.merge("materials" => own + stash.reject { ids.include?(_1["id"]) })
+      plan.merge("materials" => own + stash_in(plan["units"]).reject { ids.include?(_1["id"]) })
     end
+
+    # Every material of the stash, as documents.
+    def stash_in(units) = store ? store.materials.all(units).filter_map { _1["material"] } : []
 
     # @raise [Lantern::Plan::Refused]
     def budget

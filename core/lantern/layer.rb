@@ -143,6 +143,10 @@ module Lantern
     # @return [(String, Hash)]
     def mend(_corner) = ["close it there", nil]
 
+    # What its maker has to keep to where the material is only just enough.
+    # @return [String, nil] as in "keep the loops to 9 in"
+    def sparing = nil
+
     # When it is fitted: `:first`, before the form is covered, `:last`, after everything else, or in the order
     # of its stage.
     # @return [Symbol, nil]

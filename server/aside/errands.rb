@@ -37,6 +37,16 @@ module Server
 
         def work(plan) = JSON.generate(Lantern.work(plan))
 
+        # With what a wise friend would say.
+        def advised(plan) = JSON.generate(Lantern.work(plan, advice: true))
+
+        # @param stash [Array<Hash>] materials besides the plan's
+        def advice(plan, stash, today, sale)
+          JSON.generate("advice" => Lantern::Ask::Advice.on_plan(plan, stash:, today:, sale:))
+        end
+
+        def occasion_advice(document) = JSON.generate("advice" => Lantern::Ask::Advice.on_occasion(document))
+
         def coverings(plan) = JSON.generate("coverings" => Lantern::Ask::Comparison.new(plan).to_a)
 
         def backwards(plan, layer, budget) =

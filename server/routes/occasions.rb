@@ -52,6 +52,8 @@ module Server
 
           get("/api/occasions/:id/worked") { worked_occasion }
 
+          get("/api/occasions/:id/advice") { asked(:occasion_advice, occasion_document) }
+
           get("/api/occasions/:id/try") { tried { worked_occasion } }
 
           get "/api/occasions/:id/sheet.pdf" do

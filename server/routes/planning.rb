@@ -16,12 +16,17 @@ module Server
 
           get("/api/declarations") { JSON.generate(Lantern.declarations) }
 
-          post("/api/work") { asked(:work, sent) }
+          post("/api/work") { asked(:advised, sent) }
 
           # Problems are an answer too: a maker in the middle of typing makes them all the time.
           post("/api/work/try") { tried { asked(:work, sent) } }
 
           post("/api/units") { JSON.generate(Lantern::Plan::Units.change(sent["plan"], to: sent["to"])) }
+
+          post("/api/advice") {
+            today = Date.today
+            asked(:advice, sent, stash_in(sent["units"]), today.iso8601, Occasions::SHOP.sale(today)["sale"])
+          }
 
           post("/api/coverings") { asked(:coverings, with_stash(sent)) }
 

@@ -16,7 +16,7 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
     expect(page).to have_css("section[aria-label=Trim] h2", text: "Bow")
     select "Marigold herringbone tape", from: "Material"
     expect(page).to have_css("li", text: /has no wire in its edges: loops of 4 in fall in/)
-    click_on "Change to loop size: 3 in"
+    click_on "Set loop, laid flat to 3 in"
     expect(page).to have_no_css("li", text: /fall in/)
     expect(page).to have_css("tr", text: /The loops, laid flat.*4 × 2 × 3.*24 in/)
     select "Stacked strips", from: "Kind of bow"

@@ -74,7 +74,7 @@ RSpec.describe "Part of the way round on the screen", :browser, :store do
     expect(page).to have_css("svg text", text: /bare/)
     expect(page).to have_css("li", text: /At the point at (6|12) o’clock .* of the form shows/)
     bare = page.all("svg text", text: /bare/).size
-    click_on "Change to fan: 2"
+    click_on "Set coils over a corner to 2"
     expect(page).to have_field("Coils over a corner", with: "2", visible: :all)
     expect(bare).to eq 2
     fill_in "Coils over a corner", with: "", visible: :all
@@ -86,7 +86,7 @@ RSpec.describe "Part of the way round on the screen", :browser, :store do
     clover = {"base" => "wire", "shape" => "clover", "width" => 13, "face" => 2, "rails" => 3}
     id = add(name: "A clover", form: clover, materials: [rope], layers: [layer("rope_coil", "rope")])
     open_cover(id)
-    click_on "Cover it too"
+    click_on "Add: stem and tendrils"
     expect(page).to have_no_text("The stem stays bare")
     saved
     expect(layer_kept(id, 1)).to include("method" => "stem_wrap", "material" => "rope")

@@ -72,7 +72,7 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     click_on "Cover"
     expect(page).to have_text("The form shows at the outside edge")
     expect(page).to have_text(/to pay instead of|same packages/)
-    click_on "Change to school: tight inside"
+    click_on "Set lie of the coils to Tight inside"
     expect(page).to have_no_text("The form shows at the outside edge")
     expect(page).to have_css("li", text: /\d+ fillers/)
   end

@@ -30,6 +30,8 @@ module Lantern
       figure :pitch, :length, "A cone takes", from: :base_width
       figure :length, :length, "All squares, end to end"
 
+      gives :spare, to: 0.0, says: "%s spares", percent: true
+
       vary :layers, takes: :more, says: "The most layers", unit: "layers"
 
       # From memory: a rolled square's mouth lies flat on about three tenths of its width.

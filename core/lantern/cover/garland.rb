@@ -26,6 +26,8 @@ module Lantern
       figure :length, :length, "All strands, both sides"
       figure :gap_wide, :length, "Gap at the wide edge"
 
+      gives :pitch, share: 1.15, says: "turns %s apart"
+
       vary :pitch, takes: :less, says: "The closest turns"
       vary :strands, takes: :more, says: "The most strands", unit: "strands"
 

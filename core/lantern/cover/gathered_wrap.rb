@@ -11,6 +11,9 @@ module Lantern
       spread 0.08 # from memory
 
       # Flat width over covered width: between 1.5 and 2.5 (common practice).
+      # Less than one and a half is hardly gathered (common practice).
+      gives :fullness, to: 1.5, says: "a fullness of %s"
+
       option :fullness, :number, default: 2.0, least: 1.0, most: 6.0, label: "Fullness",
         help: "Flat width against the width it covers: 1.5 is easy, 2.5 is full."
 

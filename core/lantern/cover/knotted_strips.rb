@@ -46,6 +46,9 @@ module Lantern
       figure :take_up, :length, "Take-up of a knot"
       figure :length, :length, "All strips, end to end"
 
+      gives :spare, to: 0.0, says: "%s spare strips", percent: true
+      gives :tail, share: 0.85, says: "tails of %s"
+
       vary :tail, takes: :more, says: "The longest tail"
       vary :per_section, takes: :more, says: "The most strips in a section", unit: "strips"
 

@@ -28,6 +28,8 @@ module Lantern
       figure :piece_length, :length, "Each strip"
       figure :length, :length, "All strips, end to end"
 
+      gives :fold_size, share: 0.85, says: "loops of %s"
+
       vary :per_section, takes: :more, says: "The most strips in a section", unit: "strips"
       vary :fold_size, takes: :more, says: "The largest loops"
 

@@ -38,6 +38,10 @@ module Lantern
       figure :piece_length, :length, "Each filler"
       figure :length, :length, "Cord in the coils", from: :coils
 
+      # A gap as wide as the cord is thick still passes for one (common practice).
+      gives :accepted_gap, to: :diameter, says: "gaps of up to %s outside"
+      gives :school, to: :even, says: "no fillers, the coils spread evenly"
+
       vary :accepted_gap, takes: :less, says: "The smallest gap outside"
 
       # Six tenths of the thickness is the gap that makers accept (common practice).

@@ -42,6 +42,10 @@ module Lantern
       figure :joins, :count, "Joins"
       figure :piece_length, :length, "Each strip"
 
+      # Less than an eighth of an inch gapes (common practice).
+      gives :lap, to: Rational(1, 8), says: "a lap of %s"
+      gives :strip_width, share: 1.15, says: "strips %s wide"
+
       vary :lap, takes: :more, says: "The widest lap", most: :lying
 
       # Each end is folded under and glued; each join laps by as much (common practice).

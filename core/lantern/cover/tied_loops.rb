@@ -26,6 +26,8 @@ module Lantern
       figure :length, :length, "Strip in all"
       figure :strips, :count, "Strips to cut"
 
+      gives :loop_length, share: 0.85, says: "loops of %s"
+
       vary :loop_length, takes: :more, says: "The longest loops"
 
       JOIN = 1
@@ -100,6 +102,9 @@ module Lantern
             "Gather its whole width at a tie, twist the tie shut, leave #{text(loop_length)} to the next, no more. " \
             "Outer rail first, then the one inside it.", count: loops, unit: :loops, minutes: 2 + loops * 0.8)]
       end
+
+      # The loop is what gives.
+      def sparing = "keep the loops to #{text(loop_length)}, no more"
 
       def closes = form.areas
 

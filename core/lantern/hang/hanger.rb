@@ -27,6 +27,8 @@ module Lantern
       figure :pieces, :count, "Hangers"
       figure :length, :length, "Length", from: :length_cut
 
+      gives :length, share: 0.85, says: "a hanger of %s"
+
       # Cut from cloth, it is so wide (from memory).
       STRIP = Rational(3, 2)
 

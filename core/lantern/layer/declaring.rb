@@ -113,6 +113,13 @@ module Lantern
       # @return [Array<Vary>]
       def varies = (inherited_from(:varies) || []) + own_varies
 
+      # Declares what a maker would give a little of to save a package, in the order in which it would be given up.
+      # @see Give
+      def gives(option = nil, **how)
+        return (inherited_from(:gives) || []) + own_gives unless option
+        own_gives << Give.new(option:, **how)
+      end
+
       # Declares which piece of a form beside its band it covers, or answers that.
       # @return [Symbol, nil] `:stem`, `:rib`
       def dresses(kind = nil)
@@ -146,6 +153,8 @@ module Lantern
       def own_options = @own_options ||= []
 
       def own_figures = @own_figures ||= []
+
+      def own_gives = @own_gives ||= []
 
       def own_varies = @own_varies ||= []
     end

@@ -1,5 +1,9 @@
 # frozen_string_literal: true
 
+# Sums are rounded as they are written here, and no locale of the machine has a say.
+Money.rounding_mode = BigDecimal::ROUND_HALF_UP
+Money.locale_backend = nil
+
 module Lantern
   module Measure
     # Money is exact: a BigDecimal in the maker's own currency, written with two places. Only sums
@@ -24,6 +28,17 @@ module Lantern
       def text(amount)
         format("%.2f", amount.round(2, BigDecimal::ROUND_HALF_UP))
       end
+
+      # @param currency [String] by ISO 4217
+      # @return [String] as a maker says it: "$10.50", "10.50 kr"
+      def says(amount, currency)
+        ::Money.from_amount(amount, currency).format(thousands_separator: "", decimal_mark: ".")
+      rescue ::Money::Currency::UnknownCurrency
+        "#{text(amount)} #{currency}"
+      end
+
+      # @return [Boolean] whether there is such a currency
+      def currency?(code) = !::Money::Currency.find(code).nil?
     end
   end
 end

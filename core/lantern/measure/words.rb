@@ -19,6 +19,26 @@ module Lantern
       # The first letter large, everything else as it is: names keep the capitals their owners gave them.
       def sentence(text) = text.sub(/\A./, &:upcase)
 
+      # @return [String] "5 %", "over 99 %": no estimate is certain
+      def percent(share)
+        return "over 99 %" if share < 1 && share > 0.99
+        hundredths = share * 100
+        "#{(hundredths.abs < 1) ? short(hundredths.round(1)) : hundredths.round} %"
+      end
+
+      # @return [String] "1st", "2nd", "3rd", "14th"
+      def ordinal(number)
+        return "#{number}th" if (number % 100).between?(11, 13)
+        "#{number}#{{1 => "st", 2 => "nd", 3 => "rd"}.fetch(number % 10, "th")}"
+      end
+
+      # @param day [Date]
+      # @return [String] "5 June 2027"
+      def day(day) = day.strftime("%-d %B %Y")
+
+      # @return [String] a number without noughts that say nothing
+      def number(value) = short(value.round(2))
+
       # A share as makers say it: 8 in 100.
       def in_hundred(share) = "#{short((share * 100).round(1))} in 100"
 

@@ -11,7 +11,7 @@ module Lantern
     # left-over shorter than the smallest remnant counts as a scrap. `lengths` are all those that were written in
     # the document, by their place; `form` is what {Document.form_is_read_by} made of the form.
     Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials,
-      :layers, :steps, :lengths, :money, :learned, :paces) do
+      :layers, :steps, :lengths, :money, :currency, :learned, :paces) do
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end
@@ -62,6 +62,7 @@ module Lantern
             Field::List.new(:layers, of: LayerSaid::Reader.new(:layer), most: 30, label: "Layers"),
             OwnStep.field,
             Terms.field,
+            Field::Currency.new(:currency),
             Allowances.field,
             Pace.field
           ]

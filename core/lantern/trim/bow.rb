@@ -46,6 +46,9 @@ module Lantern
       figure :ribbons, :count, "Ribbons on one another", from: :stacked
       figure :length, :length, "Ribbon in all"
 
+      gives :tail, share: 0.85, says: "bow tails of %s"
+      gives :loop_size, share: 0.85, says: "bow loops of %s"
+
       vary :loop_size, takes: :more, says: "The largest loops", most: :largest_loop
       vary :tail, takes: :more, says: "The longest tails"
 

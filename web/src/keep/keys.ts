@@ -15,6 +15,8 @@ export const keys = {
   coverings: (plan?: Plan) =>
     ["coverings", plan?.form, plan?.units, plan?.quantity, plan?.sureness, plan?.materials] as const,
   bare: (plan?: Plan) => ["bare", plan?.form, plan?.layers, plan?.materials] as const,
+  advice: (plan?: Plan) => ["advice", plan] as const,
+  adviceOfOccasion: (id: number) => ["occasions", id, "advice"] as const,
   backwards: (plan: Plan, layer: number, budget: string) => ["backwards", plan, layer, budget] as const,
   shop: () => ["shop"] as const,
   occasions: () => ["occasions"] as const,
@@ -33,7 +35,7 @@ export const touched = {
   /** A wreath's plan was saved. */
   wreath: ["wreaths", "templates", "occasions"],
   /** Something came into the stash, or went. */
-  stash: ["materials", "ledger", "wreaths", "wreath", "coverings", "occasions"],
+  stash: ["materials", "ledger", "wreaths", "wreath", "coverings", "advice", "occasions"],
   /** An occasion was saved, or its wreaths were gathered. */
   occasion: ["occasions", "wreaths"],
   /** Something was deleted, or came back. */

@@ -61,6 +61,23 @@ export const useWork = (plan: Plan | undefined) =>
     queryFn: async ({ signal }) => answered(await api.POST("/work/try", { body: plan!, signal })),
   })
 
+/** What a wise friend says to a plan that can be made: asked beside the plan, so that it never waits for it. */
+export const useAdvice = (plan: Plan | undefined) =>
+  useQuery({
+    queryKey: keys.advice(plan),
+    enabled: plan !== undefined,
+    gcTime: 60_000,
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => answered(await api.POST("/advice", { body: plan!, signal })).advice,
+  })
+
+/** The same to all wreaths of an occasion. */
+export const useAdviceOfOccasion = (id: number) =>
+  useQuery({
+    queryKey: keys.adviceOfOccasion(id),
+    queryFn: async () => answered(await api.GET("/occasions/{id}/advice", { params: { path: { id } } })).advice,
+  })
+
 /** The simulated shop: made-up prices and sale weeks. */
 export const useShop = () =>
   useQuery({ queryKey: keys.shop(), staleTime: Infinity, queryFn: async () => answered(await api.GET("/shop")) })

@@ -95,7 +95,7 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
         {view === "wreaths" && (
           <Gathering chosen={occasion.wreaths} onGather={(wreaths) => void occasion.gather(wreaths)} />
         )}
-        {view === "buy" && worked && <Buying worked={worked} />}
+        {view === "buy" && worked && <Buying id={id} worked={worked} planned={occasion.planned} />}
         {view === "cut" && worked && <Cutting worked={worked} occasion={occasion} />}
         {view === "bench" && worked && <OccasionBench id={id} worked={worked} planned={occasion.planned} />}
         <Removing id={id} />

@@ -1,13 +1,17 @@
 import type { Plan, WorkedMaterial, WorkedPlan } from "../keep/client"
-import { useShop } from "../keep/queries"
+import { useAdvice, useStash } from "../keep/queries"
 import { offerSays } from "../pieces/offerSays"
 import { MoneyTerms } from "../pieces/MoneyTerms"
 import { Working } from "../pieces/Working"
+import { Findings } from "./Findings"
+import { ofAdvice, ofFinding } from "./judgements"
+import { knownMaterials, withMaterials } from "./layers"
 import { Purchase } from "./Purchase"
 import type { StageProps } from "./stageProps"
 
 /** What is in hand, what to buy in whole packages, what it comes to and what is left. */
-export function BuyStage({ plan, worked, problems, declarations, onChange }: StageProps) {
+export function BuyStage(props: StageProps) {
+  const { plan, worked, problems, declarations, onChange } = props
   if (!worked) return null
   const needed = worked.materials.filter((material) => material.needed > 0)
   const pay = worked.cost.to_pay ?? worked.cost.to_buy
@@ -18,7 +22,7 @@ export function BuyStage({ plan, worked, problems, declarations, onChange }: Sta
         {worked.cost.used} worth of material goes into the work, by length; {worked.cost.left_in_stash} worth is left
         over.{worked.cost.asking_price && ` Ask ${worked.cost.asking_price} for one.`}
       </p>
-      <SaleSays plan={plan} worked={worked} />
+      <Friend {...props} worked={worked} />
       {needed.length === 0 && <p className="py-2 text-quiet">Nothing is needed yet: choose a covering first.</p>}
       {needed.map((material) => (
         <Purchase key={material.id} material={material} says={offersOf(plan, worked, material)}>
@@ -38,22 +42,16 @@ export function BuyStage({ plan, worked, problems, declarations, onChange }: Sta
   )
 }
 
-/** What the sale weeks of the simulated shop would change. */
-function SaleSays({ plan, worked }: { plan: Plan; worked: WorkedPlan }) {
-  const shop = useShop().data
-  const cheaper = worked.materials.some((material) =>
-    material.buy.some(
-      (buy) => plan.materials?.find((own) => own.id === material.id)?.offers?.[buy.offer]?.sale_price !== undefined,
-    ),
-  )
-  if (!shop || !cheaper || (plan.money as { sale?: boolean } | undefined)?.sale) return null
-  return (
-    <p className="text-sm text-quiet">
-      {shop.on_sale
-        ? "It is a sale week at the made-up shop: try “Buy at sale prices” below."
-        : `The next sale week of the made-up shop begins on ${shop.sale}.`}
-    </p>
-  )
+/** What a wise friend would say before anything is bought, and what is short. */
+function Friend({ plan, worked, problems, declarations, onChange }: StageProps & { worked: WorkedPlan }) {
+  const known = knownMaterials(plan, useStash(plan.units).data ?? [])
+  const advice = useAdvice(problems.length === 0 ? plan : undefined).data ?? []
+  const findings = worked.materials.flatMap((material) => material.findings)
+  const judgements = [
+    ...findings.map((each, i) => ({ ...ofFinding(each, "materials", plan, [], []), key: `${each.at}.${i}` })),
+    ...advice.map((each) => ofAdvice(each, plan, declarations.coverings, (next) => withMaterials(next, known))),
+  ]
+  return <Findings judgements={judgements} plan={plan} worked={worked} onChange={onChange} />
 }
 
 /** The offers of a material as a maker would say them. */

@@ -26,14 +26,14 @@ export function CutStage({
   const sheets = (id: string) => plan.materials?.find((material) => material.id === id)
   return (
     <section aria-label="Cut">
-      <div className="flex items-baseline gap-4">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
         <h2 className="text-xl">Cut sheet</h2>
         {worked.cut_sheet.length > 0 && (
           <span className="text-quiet">
             {done} of {worked.cut_sheet.length} ticked
           </span>
         )}
-        <span className="no-print ml-auto flex gap-2">
+        <span className="no-print ml-auto flex flex-wrap gap-2">
           <a
             className="plain-button"
             href={`/api/wreaths/${id}/cut-sheet.pdf?paper=${plan.units === "in" ? "letter" : "a4"}`}

@@ -1,72 +1,114 @@
+import { useState } from "react"
 import { useWork } from "../keep/queries"
-import type { Finding, Plan, WorkedPlan } from "../keep/client"
+import type { Plan, WorkedPlan } from "../keep/client"
+import { Fold } from "../pieces/Fold"
 import { Prose } from "../pieces/Prose"
-import { freshId } from "./layers"
-import { put } from "./places"
+import { ranked, type Judgement } from "./judgements"
 
 interface Props {
-  findings: Finding[]
-  /** Where the options that a finding may change stand. */
-  place: string
+  judgements: Judgement[]
   plan: Plan
   worked: WorkedPlan
   onChange: (plan: Plan) => void
 }
 
-const edges: Record<Finding["level"], string> = {
+/** As many stand open. */
+const OPEN = 3
+
+const edges: Record<Judgement["level"], string> = {
   stop: "border-error",
   warn: "border-primary",
+  advice: "border-secondary",
   note: "border-base-300",
 }
 
-/** Judgements with their reason, each carrying the change that mends it and what that change does. */
-export function Findings({ findings, place, plan, worked, onChange }: Props) {
-  const weight = { stop: 0, warn: 1, note: 2 }
-  return (
+/** The three that matter first; the rest are folded. */
+export function Findings({ judgements, plan, worked, onChange }: Props) {
+  const all = ranked(judgements)
+  const [made, setMade] = useState<{ before: Plan; after: Plan }>()
+  const change = (next: Plan) => {
+    setMade({ before: plan, after: next })
+    onChange(next)
+  }
+  const rest = all.slice(OPEN)
+  const list = (some: Judgement[]) => (
     <ul className="flex flex-col gap-2 py-2" aria-label="Findings">
-      {[...findings]
-        .sort((a, b) => weight[a.level] - weight[b.level])
-        .map((finding) => (
-          <li key={finding.code} className={`border-l-4 pl-3 ${edges[finding.level]}`}>
-            <p className={finding.level === "note" ? "text-sm text-quiet" : ""}>
-              <Prose>{finding.says}</Prose>
-            </p>
-            {(finding.try || finding.add) && (
-              <Mend finding={finding} place={place} plan={plan} worked={worked} onChange={onChange} />
-            )}
-          </li>
-        ))}
+      {some.map((each) => (
+        <One key={each.key} judgement={each} worked={worked} onChange={change} />
+      ))}
     </ul>
+  )
+  return (
+    <>
+      {all.length > 0 && list(all.slice(0, OPEN))}
+      {rest.length > 0 && (
+        <Fold summary={rest.length === 1 ? "1 more note" : `${rest.length} more notes`}>{list(rest)}</Fold>
+      )}
+      {made && sameLayers(made.after, plan) && (
+        <p role="status" className="py-1 text-sm">
+          Done.{" "}
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => {
+              onChange(made.before)
+              setMade(undefined)
+            }}
+          >
+            Take it back
+          </button>
+        </p>
+      )}
+    </>
   )
 }
 
-function Mend({ finding, place, plan, worked, onChange }: Omit<Props, "findings"> & { finding: Finding }) {
-  const mended = mendedBy(finding, plan, place)
-  const { data } = useWork(mended)
-  const words = Object.entries(finding.try ?? {})
-    .map(([name, value]) => `${name.replaceAll("_", " ")}: ${String(value).replaceAll("_", " ")}`)
-    .join(", ")
+const sameLayers = (one: Plan, other: Plan) => JSON.stringify(one.layers) === JSON.stringify(other.layers)
+
+interface OneProps {
+  judgement: Judgement
+  worked: WorkedPlan
+  onChange: (plan: Plan) => void
+}
+
+function One({ judgement, worked, onChange }: OneProps) {
+  const { level, says, look, mend } = judgement
+  return (
+    <li className={`border-l-4 pl-3 ${edges[level]}`}>
+      <p className={level === "note" ? "text-sm text-quiet" : ""}>
+        <Prose>{says}</Prose>
+      </p>
+      {look.length > 0 && (
+        <p className="text-sm text-quiet">
+          <Prose>{look.map((each) => `${each.says}: ${each.before} → ${each.after}`).join(" · ")}</Prose>
+        </p>
+      )}
+      {mend && <Mend mend={mend} level={level} worked={worked} onChange={onChange} />}
+    </li>
+  )
+}
+
+interface MendProps {
+  mend: NonNullable<Judgement["mend"]>
+  level: Judgement["level"]
+  worked: WorkedPlan
+  onChange: (plan: Plan) => void
+}
+
+/** The change as one button, with what it does. */
+function Mend({ mend, level, worked, onChange }: MendProps) {
+  const { data } = useWork(mend.plan)
   return (
     <p className="mt-1 flex flex-wrap items-center gap-3">
       <button
         type="button"
-        className={finding.level === "note" ? "plain-button" : "amber-button"}
-        onClick={() => onChange(mended)}
+        className={level === "stop" || level === "warn" ? "amber-button" : "plain-button"}
+        onClick={() => onChange(mend.plan)}
       >
-        {finding.add ? "Cover it too" : `Change to ${words}`}
+        <Prose>{mend.says}</Prose>
       </button>
       {data?.worked && <span className="text-sm text-quiet">{effect(worked, data.worked)}</span>}
     </p>
-  )
-}
-
-/** The plan with what a finding offers: options changed, or a layer more. */
-function mendedBy({ try: changes, add }: Finding, plan: Plan, place: string): Plan {
-  const layers = plan.layers ?? []
-  if (add) return { ...plan, layers: [...layers, { id: freshId(layers), ...add }] }
-  return Object.entries(changes ?? {}).reduce(
-    (changed, [name, value]) => put(changed, `${place}.${name}`, value),
-    plan,
   )
 }
 

@@ -11,8 +11,11 @@ import { Working } from "../pieces/Working"
 import { Findings } from "./Findings"
 import { FormBefore } from "./FormBefore"
 import { FormStock } from "./FormStock"
+import { ofFinding } from "./judgements"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
+
+type FindingsProps = Pick<StageProps, "plan" | "worked" | "declarations" | "onChange">
 
 /** What the form is, by its sizes or by a string. */
 export function FormStage({ plan, worked, problems, declarations, onChange, onMeasure, id }: StageProps) {
@@ -101,9 +104,7 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
           {...control(`form.${field.name}`)}
         />
       ))}
-      {worked && worked.form.findings.length > 0 && (
-        <Findings findings={worked.form.findings} place="form" plan={plan} worked={worked} onChange={onChange} />
-      )}
+      <FormFindings plan={plan} worked={worked} declarations={declarations} onChange={onChange} />
       <Fold
         className="mt-2"
         summary="Measured with a string"
@@ -128,5 +129,22 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
         </a>
       </p>
     </section>
+  )
+}
+
+/** What is said of the form, each with the size that mends it. */
+function FormFindings({ plan, worked, declarations, onChange }: FindingsProps) {
+  if (!worked || worked.form.findings.length === 0) return null
+  const { bases, shapes } = declarations.forms
+  const fields = [...shapes, ...bases]
+    .filter(({ name }) => name === plan.form.shape || name === plan.form.base)
+    .flatMap((each) => each.fields)
+  return (
+    <Findings
+      judgements={worked.form.findings.map((each) => ofFinding(each, "form", plan, declarations.coverings, fields))}
+      plan={plan}
+      worked={worked}
+      onChange={onChange}
+    />
   )
 }

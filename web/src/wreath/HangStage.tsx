@@ -4,6 +4,7 @@ import { RecordList } from "../pieces/RecordList"
 import { Working } from "../pieces/Working"
 import { Findings } from "./Findings"
 import { MaterialRow } from "./LayerMaterials"
+import { ofFinding } from "./judgements"
 import { isNamed, knownMaterials, namesOf } from "./layers"
 import { LayersStage } from "./LayersStage"
 import type { StageProps } from "./stageProps"
@@ -14,8 +15,9 @@ export function HangStage(props: StageProps) {
     <LayersStage {...props} stage="hang">
       {props.worked && (
         <Findings
-          findings={props.worked.findings.filter(({ at }) => at === "hang")}
-          place="layers"
+          judgements={props.worked.findings
+            .filter(({ at }) => at === "hang")
+            .map((each) => ofFinding(each, "layers", props.plan, props.declarations.coverings, []))}
           plan={props.plan}
           worked={props.worked}
           onChange={props.onChange}

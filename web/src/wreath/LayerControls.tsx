@@ -1,5 +1,6 @@
 import { Link } from "react-router"
 import type { Covering, Field, Material, Plan, PlanLayer, WorkedLayer } from "../keep/client"
+import { useAdvice } from "../keep/queries"
 import { FieldControl } from "../pieces/FieldControl"
 import { Fold } from "../pieces/Fold"
 import { RecordList } from "../pieces/RecordList"
@@ -8,6 +9,7 @@ import { Working } from "../pieces/Working"
 import { Allowance } from "./Allowance"
 import { Findings } from "./Findings"
 import { isOfWay } from "./along"
+import { ofAdvice, ofFinding } from "./judgements"
 import { namesOf, withMaterials } from "./layers"
 import { MaterialRow, Mix, MoreColours } from "./LayerMaterials"
 import { Pace } from "./Pace"
@@ -57,15 +59,7 @@ export function LayerControls(props: Props) {
       <p className="text-quiet">{covering?.summary}</p>
       {covering?.stage !== "trim" && covering?.stage !== "hang" && <MethodRow {...controls} />}
       <Materials {...controls} />
-      {shown && worked && (
-        <Findings
-          findings={findingsOf(shown, worked)}
-          place={place}
-          plan={plan}
-          worked={worked}
-          onChange={onChange}
-        />
-      )}
+      {shown && worked && <Judgements {...controls} shown={shown} worked={worked} />}
       <Allowance plan={plan} layer={layer} onChange={onChange} />
       <Pace plan={plan} layer={layer} onChange={onChange} />
       <PartOfWay
@@ -86,10 +80,27 @@ export function LayerControls(props: Props) {
   )
 }
 
-/** What is said of a layer, and of what it is made of. */
-function findingsOf(layer: WorkedLayer, worked: NonNullable<StageProps["worked"]>) {
-  const own = worked.materials.filter((material) => layer.materials.includes(material.id))
-  return [...layer.findings, ...own.flatMap((material) => material.findings)]
+type Worked = NonNullable<StageProps["worked"]>
+
+/** What is said of a layer, and of what it is made of; what a wise friend says to it. */
+function Judgements(controls: Controls & { shown: WorkedLayer; worked: Worked }) {
+  const { plan, problems, declarations, known, place, shown, worked, covering, onChange } = controls
+  const { data, isError } = useAdvice(problems.length === 0 ? plan : undefined)
+  const advice = data ?? []
+  // What is only worth knowing waits for the advice, so that nothing moves from under the maker’s hand.
+  const waiting = !data && !isError && problems.length === 0
+  const own = worked.materials.filter((material) => shown.materials.includes(material.id))
+  const findings = [...shown.findings, ...own.flatMap((material) => material.findings)].filter(
+    ({ level }) => !waiting || level !== "note",
+  )
+  const about = advice.filter(
+    (each) => each.try?.[shown.id] ?? (!each.try && each.material && shown.materials.includes(each.material)),
+  )
+  const judgements = [
+    ...findings.map((each) => ofFinding(each, place, plan, declarations.coverings, covering?.options ?? [])),
+    ...about.map((each) => ofAdvice(each, plan, declarations.coverings, (next) => withMaterials(next, known))),
+  ]
+  return <Findings judgements={judgements} plan={plan} worked={worked} onChange={onChange} />
 }
 
 function MethodRow({ plan, layer, declarations, known, place, change }: Controls) {

@@ -11,7 +11,7 @@ module Lantern
       # by whoever asks: the core has no clock. `sale` is the next day that sale prices begin, and
       # `sale_every` how many days later they begin again.
       Document = Value.define(:name, :units, :day, :today, :budget, :evenings, :hours, :drying, :delivery, :sale,
-        :sale_every, :sureness, :money, :materials, :works, :smallest_mark, :smallest_remnant) do
+        :sale_every, :sureness, :money, :currency, :materials, :works, :smallest_mark, :smallest_remnant) do
         # @return [Integer] how many wreaths
         def quantity = works.sum { _1.plan.quantity }
 
@@ -71,6 +71,7 @@ module Lantern
               field::Count.new(:sale_every, most: 400, label: "Days from sale to sale"),
               field::Number.new(:sureness, default: 0.9, least: 0.5, most: 0.999, label: "How sure"),
               Plan::Terms.field,
+              field::Currency.new(:currency),
               field::List.new(:plans, of: field::Anything.new(:plan, label: "A plan"), most: 200, label: "Plans")
             ]
           end

@@ -1,0 +1,120 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Ask
+    class Advice
+      # For every material that is bought: the smallest change on the scales that its layers declare with which one
+      # package less is enough, at the same sureness. Where none does, that is said too.
+      class OneFewer
+        # A change that does: of which layer of which wreath, to what; how far along its scale, and what is left to buy.
+        Found = Value.define(:number, :index, :give, :value, :share, :cutting, :work)
+
+        def initialize(table, **)
+          @table = table
+        end
+
+        # @return [Array<Piece>]
+        def to_a
+          @table.bought.filter_map do |material|
+            found = smallest(material)
+            found ? piece(material, found) : needed(material)
+          end
+        end
+
+        private
+
+        # The least of every scale, and of those the least of its scale; where two are alike, what is declared first.
+        def smallest(material)
+          found = []
+          @table.each_layer do |number, index, layer|
+            next unless layer.required.any? { _1.material == material.id }
+            layer.class.gives.each { |give| found << first(material, number, index, layer, give) }
+          end
+          found.compact.min_by.with_index { |each, i| [each.share, i] }
+        end
+
+        def first(material, number, index, layer, give)
+          steps = give.steps(layer, @table.units)
+          steps.each.with_index(1) do |value, step|
+            work = @table.works[number].with_options(index, give.option => value)
+            cutting = @table.neighbour(material, number, work)
+            next unless fewer?(cutting, material) && !worse?(work.layers[index], layer)
+            return Found.new(number:, index:, give:, value:, share: step.fdiv(steps.size), cutting:, work:)
+          rescue Plan::Refused
+            next
+          end
+          nil
+        end
+
+        def fewer?(cutting, material)
+          now = @table.cutting(material)
+          cutting.short.zero? && cutting.packages < now.packages && Table.price(cutting) < Table.price(now)
+        end
+
+        # What gives must not bring a new fault.
+        def worse?(layer, before)
+          codes = ->(each) { each.found.reject { _1.level == :note }.map(&:code) }
+          (codes.call(layer) - codes.call(before)).any?
+        end
+
+        def piece(material, found)
+          layer = @table.works[found.number].layers[found.index]
+          now = @table.cutting(material)
+          saves = Table.price(now) - Table.price(found.cutting)
+          change = found.give.said(found.value, @table.units)
+          Piece.new(code: "one_fewer", material: material.id, saves:, wreath: found.number + 1, look: look(found),
+            says: "#{material.name}: #{packages(found.cutting)} instead of #{now.packages} would do with #{change}" \
+              "#{of(found.number)}. That saves #{@table.money(saves)}.",
+            try: {layer.id => {found.give.option.to_s => found.give.written(found.value, @table.units)}})
+        end
+
+        def packages(cutting) = Measure::Words.count(cutting.packages, "package")
+
+        def of(number) = @table.several? ? " on #{@table.works[number].plan.name}" : ""
+
+        # That a package is needed where there is nothing else goes without saying.
+        def needed(material)
+          cutting = @table.cutting(material)
+          count = cutting.packages
+          return if count == 1 && !nearly_there?(material, cutting)
+          says = case count
+          when 1 then "What is on hand of #{material.name} is not quite enough, and no small change makes it so."
+          when 2 then "Both packages of #{material.name} are needed: no small change does with one."
+          else "All #{count} packages of #{material.name} are needed: no small change does with fewer."
+          end
+          Piece.new(code: "one_fewer", material: material.id, says:)
+        end
+
+        # Whether what is on hand is the greater part of it.
+        def nearly_there?(material, cutting)
+          return false if material.sheets?
+          material.on_hand.sum > (material.counted? ? cutting.demand.number : cutting.demand.total) / 2
+        end
+
+        # What shows, before and after: laps and gaps, and how much of it is covered.
+        def look(found)
+          before, after = [@table.works[found.number], found.work].map { [_1, _1.layers[found.index]] }
+          rows = before.last.class.figures.select { SEEN.include?(_1.key) }.filter_map do |figure|
+            was, is = [before, after].map { |_, layer| layer.figures[figure.key] }
+            {"says" => figure.label, "before" => text(was), "after" => text(is)} if was && is && was != is
+          end
+          rows + covered(before, after)
+        end
+
+        # Figures that say how it looks.
+        SEEN = %i[lap_wide gap_wide gap_left fillers].freeze
+        private_constant :SEEN
+
+        def covered(before, after)
+          shares = [before, after].map { |work, layer| work.covered(layer).share }
+          return [] if shares.any?(&:nil?) || shares.map { percent(_1) }.uniq.one?
+          [{"says" => "Covered", "before" => percent(shares[0]), "after" => percent(shares[1])}]
+        end
+
+        def percent(share) = Measure::Words.percent(share)
+
+        def text(value) = value.is_a?(Integer) ? value.to_s : Measure::Length.text(value, units: @table.units)
+      end
+    end
+  end
+end

@@ -1,0 +1,179 @@
+# frozen_string_literal: true
+
+# What a wise friend says, held against trying everything.
+RSpec.describe Lantern::Ask::Advice do
+  def advice(document, **known) = described_class.on_plan(document, **known)
+
+  def of(said, code) = said.find { _1["code"] == code }
+
+  def packages(document, id)
+    cutting = Lantern::Work.read(document).stock.find { _1.material.id == id }
+    return Float::INFINITY if cutting.short.positive?
+    cutting.bought.values.sum
+  rescue Lantern::Plan::Refused
+    Float::INFINITY
+  end
+
+  def changed(document, changes)
+    layers = document["layers"].map { |each| each.merge(changes.fetch(each["id"], {})) }
+    document.merge("layers" => layers)
+  end
+
+  # The codes of what is wrong with a layer.
+  def faults(document, id)
+    layer = Lantern::Work.read(document).layers.find { _1.id == id }
+    layer.found.reject { _1.level == :note }.map(&:code)
+  end
+
+  # Every step of every scale, each tried as a plan of its own: the least change that needs a package less.
+  def brute_force(document, id)
+    now = packages(document, id)
+    layers = Lantern::Work.read(document).layers
+    found = layers.flat_map do |layer|
+      next [] unless layer.required.any? { _1.material == id }
+      layer.class.gives.map do |give|
+        steps = give.steps(layer, document["units"])
+        step = steps.index do |value|
+          other = changed(document, layer.id => {give.option.to_s => give.written(value, document["units"])})
+          before = faults(document, layer.id)
+          packages(other, id) < now && (faults(other, layer.id).uniq - before).empty?
+        end
+        next unless step
+        value = give.written(steps[step], document["units"])
+        [(step + 1).fdiv(steps.size), {layer.id => {give.option.to_s => value}}]
+      end
+    end
+    found.compact.min_by.with_index { |(share, _), i| [share, i] }&.last
+  end
+
+  def random_plan(random)
+    units = %w[in cm].sample(random:)
+    size = (units == "in") ? 1 : 2.54
+    length = random.rand(60..200) * size
+    offers = [{"length" => length.round(1), "price" => format("%.2f", random.rand(1.0..8.0))}]
+    method, kind = [["rope_coil", rope(offers:)], ["spiral_wrap", ribbon(offers:)], ["knotted_strips", ribbon(offers:)],
+      ["tied_loops", ribbon(width: 12, offers:)], ["bow", ribbon(offers:, wired: true)],
+      ["gathered_wrap", ribbon(width: 6, offers:)]].sample(random:)
+    outside = random.rand(11..17)
+    kind = kind.merge("width" => kind["width"] && (kind["width"] * size).round(2),
+      "diameter" => kind["diameter"] && (kind["diameter"] * size).round(2)).compact
+    plan(units:, form: foam((outside * size).round(1), ((outside - 5) * size).round(1)), materials: [kind],
+      layers: [layer(method, kind["id"])], sureness: [0.5, 0.8, 0.9].sample(random:), quantity: random.rand(1..2))
+  end
+
+  it "finds the least change that needs one package less, on 200 random plans, and none where there is none" do
+    found = 0
+    each_random(200, seed: 77) do |random|
+      document = random_plan(random)
+      id = document["materials"][0]["id"]
+      next unless packages(document, id).between?(1, 1000)
+      said = of(advice(document), "one_fewer")
+      best = brute_force(document, id)
+      expect(said&.fetch("try", nil)).to eq best
+      next unless best
+      found += 1
+      check_saving(document, id, said)
+    end
+    expect(found).to be > 30
+  end
+
+  # Done as it says, it saves what it says.
+  def check_saving(document, id, said)
+    before, after = [document, changed(document, said["try"])].map { Lantern::Work.read(_1).bill.to_h }
+    expect(packages(changed(document, said["try"]), id)).to be < packages(document, id)
+    expect(BigDecimal(before["to_buy"]) - BigDecimal(after["to_buy"])).to eq BigDecimal(said["saves"])
+  end
+
+  describe "three rolls where two will do" do
+    # 588 of 600 in: the third roll of 300 in is only to be sure, and a gap a sixteenth wider does without it.
+    it "of cord" do
+      roll = rope(name: "Hemp cord", offers: [{"length" => 300, "price" => "7.99"}])
+      document = plan(form: {"outside" => 13.36}, materials: [roll], layers: [layer("rope_coil", "rope")])
+      expect(packages(document, "rope")).to eq 3
+      said = of(advice(document), "one_fewer")
+      expect(said["says"]).to match(/2 packages instead of 3 would do with gaps of up to .* outside/).and match(/\$7\.99/)
+      expect(packages(changed(document, said["try"]), "rope")).to eq 2
+      expect(of(advice(document), "insurance")["says"]).to match(/2 packages are enough \d+ % of the time; the 3rd/)
+    end
+
+    # Two rolls hold the length, but not the joins besides.
+    it "of burlap" do
+      roll = ribbon(name: "Burlap strip", width: 3, offers: [{"length" => "12 ft", "price" => "5.00"}])
+      document = plan(form: {"outside" => 23.7, "inside" => 14.694}, materials: [roll], sureness: 0.5,
+        layers: [layer("spiral_wrap", "tape", lap: 0.5)])
+      worked = Lantern.work(document)["materials"][0]
+      expect(worked["needed"]).to be < 288
+      expect(worked["buy"][0]["count"]).to eq 3
+      said = of(advice(document), "one_fewer")
+      expect(said["says"]).to match(/2 packages instead of 3 would do with a lap of/)
+      expect(packages(changed(document, said["try"]), "tape")).to eq 2
+    end
+
+    # Common practice: 9 ft goes once round twelve ties at 9 in a loop; the loop is what gives.
+    it "of loops, to the inch" do
+      roll = ribbon(name: "Burlap", width: 18, offers: [{"length" => "9 ft", "price" => "6.50"}])
+      document = plan(form: {"outside" => 12, "rails" => 2, "ties" => 12}, materials: [roll],
+        layers: [layer("tied_loops", "tape")])
+      expect(packages(document, "tape")).to eq 2
+      expect(of(advice(document), "just_enough")["says"]).to include "keep the loops to 9 in, no more"
+    end
+  end
+
+  it "names what the stash would do instead, when all of it is there, and takes it" do
+    spare = rope(id: "spare", name: "Undyed rope", diameter: 0.25, on_hand: [1200], offers: [])
+    document = plan(materials: [rope], layers: [layer("rope_coil", "rope")])
+    said = of(advice(document, stash: [spare]), "stash_first")
+    expect(said["says"]).to match(/enough Undyed rope, 1\/4 in thick instead of 5\/16 in/)
+    expect(said["try"]).to eq("one" => {"material" => "spare"})
+    taken = changed(document, said["try"]).merge("materials" => [rope, spare])
+    expect(Lantern.work(taken)["cost"]["to_buy"]).to eq "0.00"
+    expect(of(advice(document, stash: [spare.merge("on_hand" => [200])]), "stash_first")).to be_nil
+  end
+
+  it "says that a sale is on, or when it begins, and what it saves; nothing to whoever buys at sale prices" do
+    tape = ribbon(offers: [{"length" => "9 ft", "price" => "3.20", "sale_price" => "2.50"}])
+    document = plan(materials: [tape], layers: [layer("spiral_wrap", "tape")])
+    said = of(advice(document, today: "2026-11-25", sale: "2026-12-02"), "wait")
+    expect(said["says"]).to match(/begins on 2 December 2026/)
+    regular, sale = [document, document.merge("money" => {"sale" => true})]
+    saved = [regular, sale].map { BigDecimal(Lantern.work(_1)["cost"]["to_buy"]) }.reduce(:-)
+    expect(BigDecimal(said["saves"])).to eq saved
+    expect(of(advice(document, today: "2026-12-03", sale: "2026-12-02"), "wait")["says"]).to start_with "On sale now"
+    expect(of(advice(sale, today: "2026-11-25", sale: "2026-12-02"), "wait")).to be_nil
+  end
+
+  it "says which piece to make last where the last length is used to the inch" do
+    tape = ribbon(offers: [], on_hand: [38])
+    bows = layer("row_of", "tape", count: 2, recipe: [{"material" => "tape", "length" => 18, "count" => 1}])
+    said = of(advice(plan(materials: [tape], layers: [bows])), "just_enough")
+    expect(said).to be_nil
+    said = of(advice(plan(materials: [tape.merge("on_hand" => [37])], layers: [bows])), "just_enough")
+    expect(said["says"]).to match(/make the pieces.* last/)
+  end
+
+  it "says nothing where nothing is bought and plenty is left" do
+    document = plan(materials: [rope(on_hand: [2400])], layers: [layer("rope_coil", "rope")])
+    expect(advice(document)).to eq []
+  end
+
+  it "speaks of whole sums in the plan's own currency" do
+    document = plan(currency: "EUR", form: {"outside" => 13.36},
+      materials: [rope(offers: [{"length" => 300, "price" => "7.99"}])], layers: [layer("rope_coil", "rope")])
+    expect(of(advice(document), "one_fewer")["says"]).to include "€7.99"
+    expect(problems(document.merge("currency" => "XYZ"))).to match("currency" => /three letters/)
+  end
+
+  it "finds it for an occasion too, and says on which wreath" do
+    roll = rope(offers: [{"length" => 300, "price" => "7.99"}])
+    plans = %w[One Two].map { |name|
+      plan(name:, form: {"outside" => 13.36}, materials: [roll], layers: [layer("rope_coil", "rope")])
+    }
+    document = {"format" => "crisp-lantern/occasion", "version" => 1, "units" => "in", "plans" => plans}
+    before = Lantern::Ask::Occasion.work(document)
+    said = described_class.on_occasion(document).find { _1["code"] == "one_fewer" && _1["try"] }
+    plans[said["wreath"] - 1] = changed(plans[said["wreath"] - 1], said["try"])
+    after = Lantern::Ask::Occasion.work(document.merge("plans" => plans))
+    saved = [before, after].map { BigDecimal(_1["cost"]["to_buy"]) }.reduce(:-)
+    expect(saved).to eq BigDecimal(said["saves"])
+  end
+end
