@@ -152,7 +152,19 @@ module Server
     def sent = env["lantern.json"]
 
     # Asks the core, within its time and for as long as the asker is there.
-    def asked(errand, *given) = settings.answers.call(errand, *given, asker: env["puma.socket"])
+    def asked(errand, *given)
+      settings.answers.call(errand, *in_our_currency(given), asker: env["puma.socket"])
+    end
+
+    # A plan or an occasion that names no currency is reckoned in that of the application.
+    def in_our_currency(given)
+      document, *others = given
+      return given unless document.is_a?(Hash) && !document.key?("currency") && store
+      [document.merge("currency" => store.settings.all["currency"]), *others]
+    end
+
+    # The paper to print on.
+    def paper = params["paper"] || store.settings.all["paper"]
 
     # A plan with everything in the stash added to its materials.
     def with_stash(plan)

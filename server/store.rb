@@ -64,7 +64,7 @@ module Server
       Sequel::Migrator.run(database, MIGRATIONS)
     end
 
-    attr_reader :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook, :backups
+    attr_reader :settings, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook, :backups
 
     # @param database [Sequel::Database]
     # @param answers [Answers] whom it asks what a plan comes to
@@ -72,6 +72,7 @@ module Server
     def initialize(database, answers: Answers.new, backups: nil)
       @database = database
       Store.migrate(database, backups:)
+      @settings = Settings.new(database)
       @ledger = Ledger.new(database)
       @materials = Materials.new(database, @ledger)
       @forms = Forms.new(database, answers)
@@ -153,6 +154,7 @@ end
 require_relative "store/binned"
 require_relative "store/bench"
 require_relative "store/forms"
+require_relative "store/settings"
 require_relative "store/materials"
 require_relative "store/notebook"
 require_relative "store/occasions"

@@ -213,7 +213,7 @@ module Lantern
       sides.empty? ? Rational(36) : sides.max - 2 * (material.lost_edge || 0)
     end
 
-    def in_hundred(share) = Measure::Words.in_hundred(share)
+    def percent(share) = Measure::Words.percent(share)
 
     # A step of this layer: the hand's usual move unless another of its moves is named.
     # @raise [Registry::Unknown] for a move that it did not declare

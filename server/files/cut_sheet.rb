@@ -172,15 +172,17 @@ module Server
         pdf.move_down height + 4
       end
 
+      def money(amount) = Lantern::Measure::Money.says(BigDecimal(amount), @worked["currency"])
+
       def buying(pdf)
         rows = @worked["materials"].flat_map { |material|
           material["buy"]
-            .map { |buy| [glyphs(material["name"]), buy["count"].to_s, buy["cost"]] }
+            .map { |buy| [glyphs(material["name"]), buy["count"].to_s, money(buy["cost"])] }
         }
         pdf.move_down 14
         pdf.text "To buy", size: 12, style: :bold
         return pdf.text("Nothing: the stash is enough.") if rows.empty?
-        pdf.table([["", "packages", "comes to"], *rows, ["", "", @worked["cost"]["to_buy"]]], width: 320,
+        pdf.table([["", "packages", "comes to"], *rows, ["", "", money(@worked["cost"]["to_buy"])]], width: 320,
           cell_style: {borders: [:bottom], padding: [3, 4], border_width: 0.3}) do
           column(1..2).align = :right
         end

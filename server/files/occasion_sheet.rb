@@ -15,8 +15,8 @@ module Server
 
       def write(pdf)
         pdf.text glyphs("#{@worked["quantity"]} wreaths, #{@worked["minutes"] / 60} h #{@worked["minutes"] % 60} min " \
-          "at the bench, #{@worked["cost"]["to_pay"] || @worked["cost"]["to_buy"]} to pay"), color: "555555"
-        pdf.text DAYS.filter_map { |name, says| "#{says} #{@worked["dates"][name]}" if @worked.dig("dates", name) }
+          "at the bench, #{money(@worked["cost"]["to_pay"] || @worked["cost"]["to_buy"])} to pay"), color: "555555"
+        pdf.text DAYS.filter_map { |name, says| "#{says} #{day(@worked["dates"][name])}" if @worked.dig("dates", name) }
           .join(" · "), color: "555555"
         buying(pdf)
         lengths(pdf)
@@ -25,6 +25,8 @@ module Server
         cautions(pdf)
         labels(pdf)
       end
+
+      def day(iso) = Lantern::Measure::Words.day(Date.iso8601(iso))
 
       # Which package is for which wreath.
       def handed_out(pdf)

@@ -49,7 +49,7 @@ module Server
           end
 
           get "/api/wreaths/:id/template.pdf" do
-            file = template(:template_pdf, params["paper"].to_s)
+            file = template(:template_pdf, paper)
             content_type "application/pdf"
             attachment "#{params["part"]}-#{id}.pdf"
             file

@@ -59,7 +59,7 @@ module Server
           get "/api/occasions/:id/sheet.pdf" do
             attachment "occasion-#{id}.pdf"
             content_type "application/pdf"
-            asked(:occasion_pdf, occasion_document, params["paper"].to_s)
+            asked(:occasion_pdf, occasion_document, paper)
           end
 
           get "/api/occasions/:id/sheet.csv" do

@@ -21,6 +21,10 @@ module Server
           # Problems are an answer too: a maker in the middle of typing makes them all the time.
           post("/api/work/try") { tried { asked(:work, sent) } }
 
+          get("/api/settings") { JSON.generate(store.settings.all) }
+
+          put("/api/settings") { JSON.generate(store.settings.change(sent)) }
+
           post("/api/units") { JSON.generate(Lantern::Plan::Units.change(sent["plan"], to: sent["to"])) }
 
           post("/api/advice") {

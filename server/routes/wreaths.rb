@@ -16,13 +16,13 @@ module Server
           get "/api/wreaths/:id/cut-sheet.pdf" do
             attachment "cut-sheet-#{id}.pdf"
             content_type "application/pdf"
-            asked(:cut_sheet_pdf, store.wreaths.find(id)["plan"], params["paper"].to_s)
+            asked(:cut_sheet_pdf, store.wreaths.find(id)["plan"], paper)
           end
 
           get "/api/wreaths/:id/pattern-card.pdf" do
             attachment "pattern-card-#{id}.pdf"
             content_type "application/pdf"
-            asked(:pattern_card, store.wreaths.find(id)["plan"], params["paper"].to_s)
+            asked(:pattern_card, store.wreaths.find(id)["plan"], paper)
           end
 
           get "/api/wreaths/:id/picture.svg" do

@@ -86,7 +86,7 @@ RSpec.describe "The bench", :api, :store do
     taken = ask(:post, "/work",
       wreath["plan"].merge("learned" => learned.map { _1.slice("method", "material", "factor", "spread", "makes") }))
     expect(taken["materials"][0]["needed"]).to be_within(planned * 1.05 * 0.01).of(planned * 1.05)
-    expect(taken["layers"][0]["working"].last["says"]).to match(/5 finished makes say \+5\.0 in 100/)
+    expect(taken["layers"][0]["working"].last["says"]).to match(/Your last 5 took about 5 % more/)
     # What it was taken up with does not count twice: the sixth make is held against the sum alone.
     ask(:put, "/wreaths/#{wreath["id"]}", {version: wreath["version"],
       plan: wreath["plan"]

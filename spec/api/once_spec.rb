@@ -62,7 +62,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
       expect([path, counts]).to eq [path, after]
     end
     routes = YAML.load_file(Server::App::CONTRACT)["paths"].select { |_, verbs| verbs.key?("post") }.keys
-    questions = %w[/work /work/try /units /coverings /backwards /bare /outlines /form.svg /occasions/work]
+    questions = %w[/work /work/try /advice /units /coverings /backwards /bare /outlines /form.svg /occasions/work]
     # Everything as one file, and backups, replace everything, and do the same however often.
     rest = %w[/archive.jsonl /backups /backups/{name}/bring-back]
     expect(asked.keys.map { _1.gsub(/\d+/, "{id}") }).to match_array(routes - questions - rest)

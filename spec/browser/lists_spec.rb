@@ -80,7 +80,7 @@ RSpec.describe "The lists", :browser, :store do
     expect(page).to have_css("li", text: /Saffron cord.*1⁄4 in thick, 10 ft for 2\.00/m)
     open_wreath("rope ring")
     select "Saffron cord", from: "Material"
-    expect(page).to have_css("footer button", text: /Saffron cord in all/)
+    expect(page).to have_css("footer button", text: /of Saffron cord/)
     saved
     visit "/stash"
     click_on "Change Saffron cord"

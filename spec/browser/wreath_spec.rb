@@ -23,7 +23,7 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     expect(page).to have_css("footer button", text: /turns/)
     expect(page).to have_css("svg[role=img] g[data-lie=turns] polygon", minimum: 20)
     select "Rust striped tape", from: "Material"
-    expect(page).to have_css("footer button", text: "Rust striped tape in all")
+    expect(page).to have_css("footer button", text: "of Rust striped tape")
     find("nav[aria-label=Stages] a", text: /\ACut/).click
     expect(page).to have_css("h2", text: "Cut sheet")
     expect(page).to have_text("Rust striped tape")

@@ -3,6 +3,8 @@ import { StrictMode } from "react"
 import { createRoot } from "react-dom/client"
 import { BrowserRouter, Navigate, Route, Routes } from "react-router"
 import { BenchScreen } from "./bench/BenchScreen"
+import { InOurCurrency } from "./keep/InOurCurrency"
+import { SettingsScreen } from "./settings/SettingsScreen"
 import { NotebookScreen } from "./notebook/NotebookScreen"
 import { OccasionScreen } from "./occasions/OccasionScreen"
 import { OccasionsScreen } from "./occasions/OccasionsScreen"
@@ -20,17 +22,20 @@ createRoot(document.getElementById("root")!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <BrowserRouter>
-        <Routes>
-          <Route path="/" element={<WreathsScreen />} />
-          <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
-          <Route path="/wreaths/:id/bench" element={<BenchScreen />} />
-          <Route path="/notebook" element={<NotebookScreen />} />
-          <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
-          <Route path="/occasions" element={<OccasionsScreen />} />
-          <Route path="/occasions/:id" element={<OccasionScreen />} />
-          <Route path="/stash" element={<StashScreen />} />
-          <Route path="*" element={<Navigate to="/" replace />} />
-        </Routes>
+        <InOurCurrency>
+          <Routes>
+            <Route path="/" element={<WreathsScreen />} />
+            <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
+            <Route path="/wreaths/:id/bench" element={<BenchScreen />} />
+            <Route path="/notebook" element={<NotebookScreen />} />
+            <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
+            <Route path="/occasions" element={<OccasionsScreen />} />
+            <Route path="/occasions/:id" element={<OccasionScreen />} />
+            <Route path="/settings" element={<SettingsScreen />} />
+            <Route path="/stash" element={<StashScreen />} />
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </InOurCurrency>
       </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,

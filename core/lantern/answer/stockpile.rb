@@ -72,10 +72,10 @@ module Lantern
         at = "materials.#{@material.id}"
         if @cutting.short.positive?
           [Plan::Finding.new(level: :stop, code: "not_enough", at:,
-            says: "#{text(@cutting.short)} of #{@material.name} cannot be had from what is on hand or on offer.")]
+            says: "Not enough #{@material.name}: #{short_says} short of what you have and can buy.")]
         elsif !@cutting.optimal
-          [Plan::Finding.new(level: :note, code: "perhaps_less", at:, says: "This is the best cutting found; it may " \
-            "be possible for less, but not for less than #{money(bound)}.")]
+          [Plan::Finding.new(level: :note, code: "perhaps_less", at:, says: "This is the best way of cutting that " \
+            "was found. Less than #{@plan.money_says(bound)} is not possible.")]
         else
           []
         end
@@ -84,11 +84,10 @@ module Lantern
       def working
         return [] if demand.none?
         [
-          *(line(:run, "In runs that may be joined", "", text(demand.run)) if demand.run.positive?),
+          *(line(:run, "Lengths that may be joined", "", text(demand.run)) if demand.run.positive?),
           *demand.pieces.each_with_index.map { |piece, i| piece_line(piece, i) },
           *joins, *allowance, *buying,
-          line(:used, @material.sheets? ? "Used, by area" : "Used, by length", "#{used_text} in all",
-            money(@entry.used))
+          line(:used, used_by, "#{used_text} altogether", @plan.money_says(@entry.used))
         ]
       end
 
@@ -98,6 +97,13 @@ module Lantern
         line(:"piece_#{i + 1}", says, "#{piece.count} × #{bare(piece.length)}", text(piece.length * piece.count))
       end
 
+      # Pieces that cannot be cut are counted; a length is measured.
+      def short_says
+        missing = demand.pieces.sum(&:count) - @cutting.bars.flat_map(&:cuts).reject(&:run?).sum(&:count)
+        return text(@cutting.short) if counted? || demand.run.positive? || missing < 1
+        "#{Measure::Words.count(missing.to_i, "piece")} of #{demand.pieces.sum(&:count)}"
+      end
+
       def joins
         return unless @cutting.joins.positive?
         line(:joins, "Joins", "#{@cutting.joins} × #{bare(demand.join)}", text(@cutting.joins * demand.join))
@@ -105,7 +111,7 @@ module Lantern
 
       def allowance
         return unless demand.allowance.positive?
-        line(:allowance, "To be #{Measure::Words.in_hundred(@plan.sureness)} sure",
+        line(:allowance, "To be #{Measure::Words.percent(@plan.sureness)} sure",
           "#{format("%.2f", Measure::Chance.spreads_for(@plan.sureness))} × a spread of #{bare(demand.spread)}",
           text(demand.allowance))
       end
@@ -113,8 +119,14 @@ module Lantern
       def buying
         @entry.buy.map do |buy|
           price = @material.offers[buy[:offer]][:price]
-          line(:"buy_#{buy[:offer]}", "To buy", "#{buy[:count]} × #{money(price)}", money(buy[:cost]))
+          line(:"buy_#{buy[:offer]}", "To buy", "#{buy[:count]} × #{@plan.money_says(price)}",
+            @plan.money_says(buy[:cost]))
         end
+      end
+
+      def used_by
+        return "Used" if counted?
+        @material.sheets? ? "Used, by area" : "Used, by length"
       end
 
       def used_text

@@ -62,7 +62,7 @@ module Lantern
       def needed(entry)
         material, cutting = entry.material, entry.cutting
         figure = material.counted? ? cutting.demand.number.to_s : long_text(with_joins(cutting))
-        entry(:needed, material.id, figure, "#{material.name} in all", "materials.#{material.id}")
+        entry(:needed, material.id, figure, "of #{material.name}", "materials.#{material.id}")
       end
 
       def with_joins(cutting) = cutting.demand.total + cutting.joins * cutting.demand.join
@@ -76,8 +76,9 @@ module Lantern
       end
 
       def money
-        bill = @work.bill.to_h
-        entry(:money, nil, bill["to_buy"], "to pay, #{bill["used"]} of material used", "cost")
+        money = @work.plan.method(:money_says)
+        bill = @work.bill
+        entry(:money, nil, money.call(bill.to_buy), "to pay, #{money.call(bill.used)} of material used", "cost")
       end
 
       def time
@@ -88,9 +89,10 @@ module Lantern
       def sure(used)
         uncertain = used.select { _1.cutting.demand.spread.positive? || _1.cutting.short.positive? }
         return [] if uncertain.empty?
-        chance = uncertain.map(&:chance_enough).reduce(:*)
-        says = (chance >= 0.995) ? "or better that this is enough" : "that this is enough"
-        [entry(:sure, nil, "#{(chance * 100).floor.clamp(0, 99)} in 100", says, "materials")]
+        short = uncertain.select { _1.cutting.short.positive? }
+        return [entry(:sure, nil, "Not enough", "see #{short.first.material.name}", "materials")] if short.any?
+        chance = [uncertain.map(&:chance_enough).reduce(:*), 0.999].min
+        [entry(:sure, nil, Measure::Words.percent(chance), "sure that this is enough", "materials")]
       end
 
       def entry(key, about, figure, says, working)

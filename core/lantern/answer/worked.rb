@@ -15,7 +15,8 @@ module Lantern
       def to_h
         {
           "format" => "crisp-lantern/worked-plan", "version" => Plan::Document::VERSION,
-          "name" => @plan.name, "units" => @plan.units, "quantity" => @plan.quantity, "sureness" => @plan.sureness,
+          "name" => @plan.name, "units" => @plan.units, "currency" => @plan.currency,
+          "quantity" => @plan.quantity, "sureness" => @plan.sureness,
           "lengths" => @plan.lengths.transform_values { Measure::Length.exact_text(_1, units: @plan.units) },
           "form" => Measured.new(@work.form, @plan.units).to_h.merge(form_cost),
           "layers" => @work.layers.map { layer(_1) },

@@ -36,7 +36,7 @@ module Lantern
         {"key" => "enough", "says" => "#{means} #{verdict}"}
       end
 
-      def means = @budget ? "#{Measure::Money.text(@budget)} is" : "What is on hand is"
+      def means = @budget ? "#{@plan.money_says(@budget)} is" : "What you have is"
 
       # How much of the covering it makes, when it is not enough for all.
       def way_round
@@ -44,7 +44,7 @@ module Lantern
         hundredths = (0..100).bsearch { |share| !fits?(@work.sharing(share/100r)) }
         share = [(hundredths || 101) - 1, 0].max
         along = ", #{text(@work.form.run * share / 100)} along the middle" if share.positive?
-        {"key" => "way_round", "says" => "It makes #{share} in 100 of the covering#{along}."}
+        {"key" => "way_round", "says" => "It makes #{share} % of the covering#{along}."}
       end
 
       # The options that a covering can be eased or tightened by.

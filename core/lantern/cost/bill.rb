@@ -42,15 +42,15 @@ module Lantern
       # The sum behind it, line by line.
       # @return [Array<Place::Working>]
       def working
-        money = Measure::Money.method(:text)
+        money = plan.method(:money_says)
         rows = [[:to_buy, "To buy, whole packages#{" at sale prices" if terms.sale}", "", to_buy]]
         if terms.tax.positive?
-          rows += [[:tax, "Tax", "#{money.call(to_buy)} × #{short(terms.tax)} ÷ 100", terms.tax_on(to_buy)],
+          rows += [[:tax, "Tax", "#{money.call(to_buy)} × #{short(terms.tax)} %", terms.tax_on(to_buy)],
             [:to_pay, "To pay", "#{money.call(to_buy)} + tax", to_pay]]
         end
-        rows += [[:used, "Went into the work, by length", "", used],
+        rows += [[:used, "Went into the work", "", used],
           [:per_wreath, "A wreath", (plan.quantity > 1) ? "#{money.call(used)} ÷ #{plan.quantity}" : "",
-            per_wreath], [:left_in_stash, "Worth of what is left", "", left_in_stash]]
+            per_wreath], [:left_in_stash, "What is left is worth", "", left_in_stash]]
         (rows + (terms.asks? ? asking_rows : []))
           .map { |key, says, sum, amount| Place::Working.new(key:, says:, sum:, answer: money.call(amount)) }
       end
@@ -68,15 +68,15 @@ module Lantern
       end
 
       def asking_rows
-        money = Measure::Money.method(:text)
+        money = plan.method(:money_says)
         [
           *(terms.hourly ? [[:bench_time, "Time at the bench, a wreath",
             "#{minutes.fdiv(shares).round} min × #{money.call(terms.hourly)} ÷ 60", one[:time]]] : []),
-          *(terms.overhead.positive? ? [[:overhead, "Overhead", "#{short(terms.overhead)} ÷ 100 of material and time",
+          *(terms.overhead.positive? ? [[:overhead, "Overhead", "#{short(terms.overhead)} % of material and time",
             one[:overhead]]] : []),
           [:cost_of_one, "What a wreath costs you", "", one[:cost]],
           *(terms.margin.positive? ? [[:asking_price, "Asking price",
-            "#{money.call(one[:cost])} ÷ (1 − #{short(terms.margin)} ÷ 100)", one[:asking]]] : [])
+            "#{money.call(one[:cost])} ÷ (1 − #{short(terms.margin)} %)", one[:asking]]] : [])
         ]
       end
 

@@ -30,17 +30,15 @@ module Lantern
         demand = @cutting.demand
         return if demand.allowance.zero? || @cutting.short.positive? || @material.offers.empty?
         less = Cut.cut(@material, demand.with(allowance: 0))
-        sure = percent(@plan.sureness)
-        now = @entry.chance_enough
-        if packages(less) == packages(@cutting)
-          return (packages(@cutting) > 0) ? "The packages the sum asks for are enough in #{percent(now)} of 100 " \
-            "makes; you asked for #{sure}." : nil
+        now = packages(@cutting)
+        if packages(less) == now
+          return now.positive? ? "#{count(now)}: safely enough (#{percent(@entry.chance_enough)})." : nil
         end
-        before = Entry.new(less, @plan).chance_enough
-        more = packages(@cutting) - packages(less)
-        "#{(more == 1) ? "One package" : "#{more} packages"} more than the sum asks for: without " \
-        "#{(more == 1) ? "it" : "them"} #{percent(before)} of 100 makes would have enough, with " \
-        "#{(more == 1) ? "it" : "them"} #{percent(now)}; you asked for #{sure}."
+        before = "#{packages(less).zero? ? "What you have is" : "#{count(packages(less))} would be"} enough " \
+          "#{percent(Entry.new(less, @plan).chance_enough)} of the time"
+        more = now - packages(less)
+        last = (more == 1) ? "the last one makes" : "the last #{more} make"
+        "#{before}; #{last} it #{percent(@entry.chance_enough)}."
       end
 
       private
@@ -49,7 +47,7 @@ module Lantern
         says, unit = measure(offer)
         only = Cut.cut(@material.with(offers: [offer]), @cutting.demand)
         rate = offer[:price].to_r * unit / size(offer)
-        {offer: index, rate:, per: "#{Measure::Money.text(money(rate))} #{says}",
+        {offer: index, rate:, per: "#{@plan.money_says(money(rate))} #{says}",
          sale: (Measure::Money.text(offer[:sale_price]) if offer[:sale_price]),
          count: only.short.zero? ? packages(only) : nil,
          cost: (Measure::Money.text(offer[:price] * packages(only)) if only.short.zero?)}.compact
@@ -66,8 +64,10 @@ module Lantern
 
       def money(rational) = BigDecimal(rational.numerator) / rational.denominator
 
+      def count(packages) = Measure::Words.count(packages, "package")
+
       # Never a hundred: no estimate is certain.
-      def percent(share) = [(share * 100).round, 99].min
+      def percent(share) = Measure::Words.percent([share, 0.999].min)
     end
   end
 end

@@ -4,7 +4,7 @@ module Lantern
   module Cost
     # Whether it is worth waiting for the next sale: what waiting saves, and whether the last day to buy
     # allows it.
-    Waiting = Value.define(:regular, :on_sale, :sale, :today, :buy_by) do
+    Waiting = Value.define(:regular, :on_sale, :sale, :today, :buy_by, :currency) do
       def saves = regular - on_sale
 
       def worth? = saves.positive?
@@ -24,14 +24,15 @@ module Lantern
       private
 
       def says
-        money = Measure::Money.text(saves)
+        money = Measure::Money.says(saves, currency)
+        day = Measure::Words.method(:day)
         return "On sale now: buying at sale prices saves #{money}." if now?
-        days = (sale - today).to_i
         if in_time?
-          return "Waiting #{days} #{(days == 1) ? "day" : "days"} for the next sale, #{sale}, saves #{money}, and is " \
-            "in time: the last day to buy is #{buy_by}."
+          return "Waiting #{Measure::Words.count((sale - today).to_i, "day")} for the next sale, #{day.call(sale)}, " \
+            "saves #{money}. It is in time: the last day to buy is #{day.call(buy_by)}."
         end
-        "The next sale, #{sale}, would save #{money} but comes too late: the last day to buy is #{buy_by}."
+        "The next sale, #{day.call(sale)}, would save #{money} but comes too late: the last day to buy is " \
+          "#{day.call(buy_by)}."
       end
     end
   end

@@ -46,10 +46,19 @@ module Lantern
         [*(finding(:note, "guess", "How far a pack goes is a guess: read what stands on yours.") unless said?(
           :coverage
         )),
-          *(if coats == 1
-              finding(:note, "white_first", "A pale coat on a dark form wants white under it: give it two.",
+          *(if coats == 1 && pale? && @plan.layers.first.id == id
+              finding(:note, "white_first", "A pale coat over a dark form needs two coats, the first one white.",
                 try: {"coats" => 2})
             end)]
+      end
+
+      # From this brightness on a colour is pale, of 255 (from memory).
+      PALE = 200
+
+      # Whether the coat is said to be pale.
+      def pale?
+        return false unless material.colour
+        material.colour.delete("#").scan(/../).sum { _1.to_i(16) } / 3 > PALE
       end
 
       # Twenty square inches a minute, and two minutes to begin (from memory).

@@ -110,25 +110,20 @@ module Lantern
 
       def turn_sum = measured_turn ? "by your test piece" : "√(#{bare(round)}² + #{bare(pitch)}²)"
 
-      def coil_findings = [*(test_piece_finding if test_piece), *same_thickness, *bends_frame]
-
-      def same_thickness
-        return unless material.on_hand.size + material.offers.size > 1
-        finding(:note, "same_thickness",
-          "Check that all packages say the same thickness: two cords of one name can differ.")
-      end
-
-      def bends_frame
-        return unless form.base == :wire
-        finding(:note, "bends_frame", "Pulling hard bends a light frame: lay the coils, do not haul them.")
-      end
+      def coil_findings = [*(test_piece_finding if test_piece)]
 
       # Where it meets what is there already, one join does for both.
       def ends = ENDS / 2 * own_ends
 
       def ends_say = (own_ends == 2) ? "Both ends tucked" : "Ends tucked that nothing there meets"
 
-      def starting = "Start at the back#{" on a crossbar" if form.base == :wire}, the frayed end hidden."
+      # Two cords of one name can differ, and pulling hard bends a light frame (common practice).
+      def starting
+        alike = "Check that all packages have the same thickness. " if material.on_hand.size + material.offers.size > 1
+        wire = form.base == :wire
+        "#{alike}Start at the back#{" on a crossbar" if wire}, the frayed end hidden." \
+          "#{" Lay the cord, do not pull it: a light frame bends." if wire}"
+      end
     end
   end
 end

@@ -86,7 +86,7 @@ module Lantern
               "#{each_layer[i - 1]} ÷ 2; #{bare(widths[i])} × #{bare(height)} each",
               count.to_s)
           },
-          line(:spares, "With spares", "#{in_hundred(spare)} more of each, rounded up", pieces.to_s)
+          line(:spares, "With spares", "#{percent(spare)} more of each, rounded up", pieces.to_s)
         ]
       end
 
@@ -106,7 +106,7 @@ module Lantern
         # A minute and a half a cone, and three to begin (from memory).
         each_layer.each_with_index.map { |count, i|
           step("layer#{i + 1}", "Layer #{i + 1}",
-            "Roll each, glue its seam, pinch the foot flat. Set #{count} " \
+            "Roll each, glue its seam, pinch the foot flat. Set #{count} of them " \
             "round#{" in the gaps of the layer below" if i.positive?}.", count:, unit: :cones, lays: :"cones_#{i + 1}",
             takes: [required[i]].compact,
             minutes: count * 1.5 + (i.zero? ? 3 : 0))

@@ -74,9 +74,6 @@ module Lantern
         ]
       end
 
-      def findings = [finding(:note, "backing",
-        "The grid wants a backing of the same outline, so that stems do not scratch the door.")]
-
       def ties_used = ties
 
       def steps

@@ -78,10 +78,12 @@ module Lantern
 
       def findings
         [*(test_piece_finding if test_piece),
-          finding(:note, "shows_form", "The form is meant to show between the strands: paint or cover it first."),
+          *(if @plan.layers.first.id == id
+              finding(:note, "shows_form", "The form shows between the strands: paint or cover it first.")
+            end),
           *(if real_pitch / strands < width
               finding(:note, "covers_all",
-                "Wound this closely it hides the form: a spiral wrap says how it laps.")
+                "Turns this close hide the form. A spiral wrap would tell you how they lap.")
             end)]
       end
 

@@ -124,13 +124,13 @@ module Lantern
           line(:take_up, "Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" :
             "9 bundles, a guess", text(take_up)),
           line(:piece_length, "Cut each",
-            "2 × #{bare(tail)} + #{bare(bar_girth)} round + #{bare(take_up)}, up to the mark", text(piece_length)),
+            "2 × #{bare(tail)} + #{bare(bar_girth)} once round + #{bare(take_up)}, up to the mark", text(piece_length)),
           line(:section, "A section", "#{bare(bar_run)} ÷ #{form.sections}", text(bar_run / form.sections)),
           line(:per_section, "Strips in a section",
             said?(:per_section) ? "as you said" : "#{bare(bar_run / form.sections)} ÷ " \
               "#{bare(pitch)}#{" (test piece)" if measured_pitch}, rounded up", per_section.to_s),
           line(:tied, "All sections", "#{form.sections} × #{per_section}", tied.to_s),
-          line(:pieces, "With spares", "#{tied} + #{in_hundred(spare)}, rounded up", pieces.to_s)
+          line(:pieces, "With spares", "#{tied} + #{percent(spare)}, rounded up", pieces.to_s)
         ]
       end
 

@@ -71,13 +71,8 @@ module Lantern
           [line(:length, "All", Place::Unit.fetch(:strips).says(count), long_text(lengths.sum))]
       end
 
-      def findings
-        (material.kind == :ribbon && !material.wired) ?
-          [finding(:note, "hug_curves",
-            "Ribbon woven hollow, or cut on the bias, hugs a rib’s curve; a stiff one stands off.")] : []
-      end
-
-      def steps = [step("ribs", "Glue a strip along each rib", "From one end to the other, both ends tucked under.",
+      def steps = [step("ribs", "Glue a strip along each rib", "From one end to the other, both ends tucked " \
+        "under. A hollow-woven ribbon, or one cut on the bias, follows the curve best.",
         count:, unit: :ribs, lays: :strips, minutes: 1 + count * 2.0)]
 
       def glue = lengths.sum.to_f

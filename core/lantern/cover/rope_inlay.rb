@@ -90,8 +90,8 @@ module Lantern
           line(:repeats, "Whole repeats of #{over} over and #{under} under",
             "#{closing} coils fit; #{repeats} × #{repeat}", "#{turns} coils"),
           line(:ease, "Each coil eased apart", "#{bare(closing_run)} ÷ (#{turns} × #{bare(lying)}) − 1",
-            "#{ease.round(1)} in 100"),
-          line(:ribbon_length, "Ribbon", "#{bare(form.run)} + #{in_hundred(take_up)} + 2 × #{bare(1)}",
+            "#{ease.round(1)} %"),
+          line(:ribbon_length, "Ribbon", "#{bare(form.run)} + #{percent(take_up)} + 2 × #{bare(1)}",
             text(ribbon_length))
         ]
       end
@@ -153,8 +153,8 @@ module Lantern
         end
         return if a.nil? || easing(a, b) > ease - 0.5
         finding(:note, "closes_better",
-          "#{over} over and #{under} under leaves each coil eased by #{ease.round(1)} in " \
-          "100. #{a} over and #{b} under closes with #{easing(a, b).round(1)}.", try: {"over" => a, "under" => b})
+          "With #{over} over and #{under} under each coil has to stretch by #{ease.round(1)} % to close the round. " \
+          "With #{a} over and #{b} under it is #{easing(a, b).round(1)} %.", try: {"over" => a, "under" => b})
       end
 
       def other_patterns

@@ -92,10 +92,6 @@ module Lantern
 
       def findings
         [
-          *(if longest_row - rows.map(&:length).min > diameter
-              finding(:note, "slides", "On a taper rope slides towards the narrow end: tack each row in several " \
-                "places.")
-            end),
           *(if round_back
               finding(:note, "hard_to_hold",
                 "Rows round the back are hard to hold while the glue sets; ending at the " \

@@ -77,7 +77,7 @@ module Lantern
       def working
         [
           line(:turns, "Coils", "#{bare(stem_length)} ÷ #{bare(cord)}, rounded down", turns.to_s),
-          line(:length_per_turn, "A coil, in the mean", "π × ((#{bare(foot)} + #{bare(tip)}) ÷ 2 + #{bare(cord)})",
+          line(:length_per_turn, "One coil, on average", "π × ((#{bare(foot)} + #{bare(tip)}) ÷ 2 + #{bare(cord)})",
             text(length_per_turn)),
           line(:length, "All coils, the ends tucked", "#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)}",
             text(wound)),
@@ -89,14 +89,9 @@ module Lantern
         ]
       end
 
-      def findings
-        [finding(:note, "slides_off", "Glue on the way, every few coils: on a smooth stem cord slides " \
-          "off#{", and on a cone towards the thin end" if (foot - tip).abs > 0.1}.")]
-      end
-
       def steps
-        [step("stem", "Wind the stem", "From the foot to the end, glueing every few coils, the end pushed into the " \
-          "last coil.", count: turns, unit: :coils, minutes: 2 + turns * 0.4),
+        [step("stem", "Wind the stem", "From the foot to the end. Glue every few coils, or the cord slides off a " \
+          "smooth stem. Push the end into the last coil.", count: turns, unit: :coils, minutes: 2 + turns * 0.4),
           *(if tendrils.positive?
               step("tendrils", "Curl the tendrils",
                 "#{text(tendril_length)} each, #{tendril_turns} turns round a pen " \

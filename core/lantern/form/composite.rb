@@ -114,13 +114,13 @@ module Lantern
           (note("glue_parts", "What lies on top is glued on at the seam, when both are covered.") if
             said.any? { _1[:over] }),
           *(if saved.positive?
-              note("saved_by_cutting", "Cutting the ends off saves #{text(saved)} of run, " \
-                "#{(100 * saved / (saved + path.length)).round} in 100 of the covering.")
+              note("saved_by_cutting", "Cutting the ends off saves #{text(saved)} of length, " \
+                "#{(100 * saved / (saved + path.length)).round} % of the covering.")
             end)].compact
       end
 
       def preparing
-        [("Cut the ends off: #{text(saved)} in all. File or tape them." if saved.positive?),
+        [("Cut the ends off: #{text(saved)} altogether. File or tape them." if saved.positive?),
           ("Lay the parts as drawn and tie them where they meet, in #{places(ties.size)}." if ties.any?)].compact
       end
 

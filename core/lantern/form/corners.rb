@@ -14,10 +14,10 @@ module Lantern
         turns = path.corners.map(&:abs).select { _1 >= SHARP }
         return [] if turns.empty?
         wedge = Measure::Length.text(Stretches.of(path, face / 2).fans.map(&:length).max, units:)
-        says = (turns.size == 1) ? "At the corner turns fan out over #{wedge} of the wide edge" :
-          "At #{turns.size} corners turns fan out over up to #{wedge} of the wide edge"
+        says = (turns.size == 1) ? "At the corner the turns spread out over #{wedge} of the outside" :
+          "At the #{turns.size} corners the turns spread out over up to #{wedge} of the outside"
         [Plan::Finding.new(level: :note, code: "sharp_corners", at: "outside",
-          says: "#{says}; the sum counts it. They pile up at the tight point: push them there, or tuck one in.")]
+          says: "#{says}. That is counted. At the tight point they pile up: push them together there, or tuck one in.")]
       end
     end
   end

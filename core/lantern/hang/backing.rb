@@ -70,17 +70,14 @@ module Lantern
       end
 
       def findings
-        if ribbon?
-          return [finding(:note, "over_scratches", "The ribbon goes over what scratches; felt covers more.")]
-        end
-        joined = finding(:note, "pieced", "No sheet is large enough: it is pieced from #{pieces}, edge to edge.")
-        [*(joined if pieces > 1), finding(:note, "template",
-          "Print the back at its true size under Hang, cut it out in paper, and lay that on the felt.")]
+        return [] if ribbon? || pieces == 1
+        [finding(:note, "pieced", "No sheet is large enough: it is made of #{pieces} pieces, edge to edge.")]
       end
 
       def steps
-        [step("back", "Glue the back on", "Cut it #{text(margin)} smaller than the outline all round. A thin line of " \
-          "glue along both edges; press from the middle out. Leave the hanger free.", minutes: 8, lays: :backs,
+        [step("back", "Glue the back on", "Cut it #{text(margin)} smaller than the outline all round; a paper " \
+          "template at true size is under Hang. A thin line of glue along both edges; press from the middle out. " \
+          "Leave the hanger free.", minutes: 8, lays: :backs,
           look: "Does anything still scratch, or any wire end show?")]
       end
 

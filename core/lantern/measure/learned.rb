@@ -55,8 +55,8 @@ module Lantern
       end
 
       # @return [String] as the working says it
-      def says = "#{makes} finished #{(makes == 1) ? "make says" : "makes say"} " \
-        "#{format("%+.1f", (factor - 1) * 100).tr("-", "−")} in 100"
+      def says = "Your last #{"#{makes} " unless makes == 1}took about #{Words.percent((factor - 1).abs)} " \
+        "#{(factor < 1) ? "less" : "more"}"
     end
   end
 end

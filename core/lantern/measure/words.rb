@@ -39,9 +39,6 @@ module Lantern
       # @return [String] a number without noughts that say nothing
       def number(value) = short(value.round(2))
 
-      # A share as makers say it: 8 in 100.
-      def in_hundred(share) = "#{short((share * 100).round(1))} in 100"
-
       # A number without a nought that says nothing.
       def short(number) = number.to_s.delete_suffix(".0")
     end

@@ -12,6 +12,9 @@ module Lantern
     # the document, by their place; `form` is what {Document.form_is_read_by} made of the form.
     Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials,
       :layers, :steps, :lengths, :money, :currency, :learned, :paces) do
+      # @return [String] a sum in its currency
+      def money_says(amount) = Measure::Money.says(amount, currency)
+
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end

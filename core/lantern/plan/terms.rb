@@ -11,10 +11,10 @@ module Lantern
       def self.field
         Field::Record.new(:money, label: "Money", fields: [
           Field::Switch.new(:sale, label: "Buy at sale prices", help: "Where an offer has one."),
-          Field::Number.new(:tax, default: 0.0, most: 100.0, label: "Tax on what is bought, in 100"),
+          Field::Number.new(:tax, default: 0.0, most: 100.0, label: "Tax on what is bought, %"),
           Field::Money.new(:hourly, label: "An hour at the bench"),
-          Field::Number.new(:overhead, default: 0.0, most: 500.0, label: "Overhead, in 100 of cost"),
-          Field::Number.new(:margin, default: 0.0, most: 95.0, label: "Margin, in 100 of the price")
+          Field::Number.new(:overhead, default: 0.0, most: 500.0, label: "Overhead, % of cost"),
+          Field::Number.new(:margin, default: 0.0, most: 95.0, label: "Margin, % of the price")
         ])
       end
 

@@ -217,7 +217,7 @@ module Lantern
         wanted = loop_size * Rational(bound * form.silhouette.width.to_r / bow_width.to_r)
         mended = {"loop_size" => text(up_to_mark(wanted))} unless %i[stacked_strips awareness].include?(kind)
         finding(:note, "proportion",
-          "The bow is #{text(bow_width)} wide, #{in_hundred(share)} of the wreath; a third " \
+          "The bow is #{text(bow_width)} wide, #{percent(share)} of the wreath; a third " \
           "to a half looks right.", at: "layers", try: mended)
       end
 

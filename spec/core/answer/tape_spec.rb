@@ -7,8 +7,8 @@ RSpec.describe Lantern::Answer::Tape do
     worked = Lantern.work(example_plan("door-7-rope-ring"))
     expect(tape(worked)).to include("count.base" => ["80", "coils, 13 fillers of 6 7/8 in each"],
       "packages" => ["6", "packages to buy, 2 from the stash"],
-      "money" => ["10.50", /\Ato pay, \d+\.\d\d of material used\z/],
-      "sure" => ["99 in 100", "or better that this is enough"])
+      "money" => ["$10.50", /\Ato pay, \$\d+\.\d\d of material used\z/],
+      "sure" => ["over 99 %", "sure that this is enough"])
     expect(worked["tape"].map { _1["working"] }).to all(match(/\A(layers|materials|cost|steps)/))
   end
 
@@ -25,7 +25,7 @@ RSpec.describe Lantern::Answer::Tape do
   it "never says more than ninety-nine in a hundred, nor that scraps are enough" do
     short = work(form: foam(14, 10), materials: [ribbon(on_hand: [50], offers: [])],
       layers: [layer("spiral_wrap", "tape")])
-    expect(tape(short)["sure"]).to eq ["0 in 100", "that this is enough"]
+    expect(tape(short)["sure"]).to eq ["Not enough", "see Marigold tape"]
     expect(short["materials"][0]["findings"][0]).to include("level" => "stop", "code" => "not_enough")
     expect(short["stages"]).to include("cut" => false, "buy" => false)
   end

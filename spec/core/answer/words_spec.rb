@@ -7,7 +7,7 @@ RSpec.describe "Words of an answer" do
   it "keep the capitals of names" do
     worked = work(materials: [ribbon(name: "Marigold Tape", width: 1, sheer: true)],
       layers: [layer("spiral_wrap", "tape")])
-    expect(says(worked).map(&:last)).to include("Marigold Tape in all")
+    expect(says(worked).map(&:last)).to include("of Marigold Tape")
     expect(worked["layers"][0]["findings"].map { _1["says"] }).to include(/\AMarigold Tape is sheer/)
   end
 

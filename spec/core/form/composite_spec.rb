@@ -14,7 +14,7 @@ RSpec.describe Lantern::Form::Composite do
     worked = Lantern.work(form(heart))
     expect(worked["form"]["run"]).to be_within(1e-3).of(2 * (one - 2))
     expect(worked["form"]["findings"].map { _1["says"] })
-      .to match [/meet in 2 places: tie each.*tape over the 2 cut ends/, /saves 4 in of run, 8 in 100/]
+      .to match [/meet in 2 places: tie each.*tape over the 2 cut ends/, /saves 4 in of length, 8 %/]
     expect(worked["steps"][0]["says"]).to match(/Cut the ends off: 4 in/)
   end
 

@@ -31,7 +31,7 @@ RSpec.describe Lantern::Measure::Learned do
     expect(after["materials"][0]["needed"]).to be_within(0.01).of(before["materials"][0]["needed"] * 1.05)
     expect(after["layers"][0]["figures"]).to eq before["layers"][0]["figures"]
     expect(after["layers"][0]["working"].last)
-      .to include("says" => "With what was learned: 5 finished makes say +5.0 in 100", "sum" => "× 1.050")
+      .to include("says" => "With what was learned: Your last 5 took about 5 % more", "sum" => "× 1.050")
   end
 
   it "cuts more pieces where all of it is pieces, and leaves other coverings alone" do

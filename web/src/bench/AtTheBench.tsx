@@ -146,8 +146,8 @@ function Head({ wreath, current, steps, bench, round }: HeadProps) {
 }
 
 function keptSays({ waiting, away }: { waiting: number; away: boolean }): string {
-  if (away) return "Kept on this table: the server is away"
-  return waiting > 0 ? "Kept on this table, on its way" : "Saved"
+  if (away) return "Kept on this device: the server is away"
+  return waiting > 0 ? "Kept on this device, on its way" : "Saved"
 }
 
 /** What the step takes up, measured. */

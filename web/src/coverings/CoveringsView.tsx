@@ -7,6 +7,7 @@ import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
 import { covered, knownMaterials, withMaterials } from "../wreath/layers"
 import { SideBySide } from "./SideBySide"
+import { money, percent } from "../pieces/money"
 
 const orders: Record<string, { says: string; by: (a: Compared, b: Compared) => number }> = {
   cost: {
@@ -144,7 +145,7 @@ function Entry({ compared, known, current, picked, onPick, onChoose }: EntryProp
         </p>
         <p className="text-sm">
           <strong>{toPay(compared)}</strong>, {duration(compared.minutes ?? 0)}
-          {compared.chance_enough! < 0.995 && `, ${Math.floor(compared.chance_enough! * 100)} in 100 sure`}
+          {compared.chance_enough! < 0.995 && `, ${percent(compared.chance_enough!)} sure`}
         </p>
         <p className="mt-auto flex items-center gap-4">
           {current ? (
@@ -176,9 +177,9 @@ function Entry({ compared, known, current, picked, onPick, onChoose }: EntryProp
 }
 
 export function toPay(compared: Compared): string {
-  if (compared.short) return "cannot be had"
+  if (compared.short) return "not enough of it"
   if (compared.enough_on_hand) return "all from the stash"
-  return `${compared.to_buy} to pay, ${compared.packages} ${compared.packages === 1 ? "package" : "packages"}`
+  return `${money(compared.to_buy)} to pay, ${compared.packages} ${compared.packages === 1 ? "package" : "packages"}`
 }
 
 export function duration(minutes: number): string {

@@ -2,13 +2,14 @@ import type { Compared, Material } from "../keep/client"
 import { Thumbnail } from "../drawing/Thumbnail"
 import { Prose } from "../pieces/Prose"
 import { duration, toPay } from "./CoveringsView"
+import { percent } from "../pieces/money"
 
 const rows: [string, (each: Compared) => string][] = [
   ["Material", (each) => each.materials?.join(", ") ?? ""],
   ["Length", (each) => each.length_says || "none"],
   ["To pay", toPay],
   ["Time", (each) => duration(each.minutes ?? 0)],
-  ["How sure", (each) => `${Math.floor(Math.min(each.chance_enough ?? 1, 0.99) * 100)} in 100`],
+  ["How sure", (each) => percent(each.chance_enough ?? 1)],
   ["To mind", (each) => each.warnings?.join(" ") || "nothing"],
 ]
 

@@ -199,7 +199,7 @@ function Plane({ worked, materials, side, pointed, sizing, placing, gaps, onType
 
 /** How much of the form shows, in words: where, and how much. */
 function bareSays(bare: Bare): string {
-  const share = (covered: number) => `${Math.round((1 - covered) * 100)} in 100`
+  const share = (covered: number) => `${Math.round((1 - covered) * 100)} %`
   if (bare.front > 0.995 && bare.back > 0.995) return "Nothing shows: the form is covered, front and back."
   const edges = [
     ["inside", bare.inside],

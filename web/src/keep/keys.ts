@@ -4,6 +4,7 @@ import type { Plan, Units } from "./client"
 /** The names under which answers are kept, made here and nowhere else. */
 export const keys = {
   declarations: () => ["declarations"] as const,
+  settings: () => ["settings"] as const,
   wreaths: () => ["wreaths"] as const,
   wreath: (id: number) => ["wreath", id] as const,
   templates: (id: number) => ["templates", id] as const,

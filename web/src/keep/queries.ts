@@ -9,6 +9,13 @@ export const useDeclarations = () =>
     queryFn: async () => answered(await api.GET("/declarations")),
   })
 
+export const useSettings = () =>
+  useQuery({
+    queryKey: keys.settings(),
+    staleTime: Infinity,
+    queryFn: async () => answered(await api.GET("/settings")),
+  })
+
 export const useWreaths = () =>
   useQuery({ queryKey: keys.wreaths(), queryFn: async () => answered(await api.GET("/wreaths")).wreaths })
 

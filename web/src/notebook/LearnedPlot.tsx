@@ -10,7 +10,7 @@ export function LearnedPlot({ learned }: { learned: Learned }) {
   const high = Math.max(1.1, ...ratios, factor + spread)
   const x = (ratio: number) => 14 + ((ratio - low) / (high - low)) * (WIDTH - 28)
   const percent = (ratio: number) => `${ratio >= 1 ? "+" : "−"}${Math.abs((ratio - 1) * 100).toFixed(1)}`
-  const range = `${percent(Math.min(...ratios))} to ${percent(Math.max(...ratios))} in 100`
+  const range = `${percent(Math.min(...ratios))} to ${percent(Math.max(...ratios))} %`
   const makes = `${ratios.length} ${ratios.length === 1 ? "make" : "makes"} from ${range}`
   return (
     <>
@@ -18,13 +18,13 @@ export function LearnedPlot({ learned }: { learned: Learned }) {
         {learned.title}, {learned.name}
       </h3>
       <p>
-        {learned.says}, give or take {(spread * 100).toFixed(1)}.
+        {learned.says}, give or take {(spread * 100).toFixed(1)} %.
       </p>
       <svg
         viewBox={`0 0 ${WIDTH} 66`}
         className="mt-1 block w-full"
         role="img"
-        aria-label={`${makes}; the allowance is ${percent(factor)} in 100.`}
+        aria-label={`${makes}; the allowance is ${percent(factor)} %.`}
       >
         <rect
           x={x(factor - spread)}
@@ -52,7 +52,7 @@ export function LearnedPlot({ learned }: { learned: Learned }) {
           </text>
           {Math.abs(x(factor) - x(1)) > 55 && (
             <text x={Math.min(Math.max(x(factor), 30), WIDTH - 30)} y={62}>
-              {percent(factor)} in 100
+              {percent(factor)} %
             </text>
           )}
         </g>

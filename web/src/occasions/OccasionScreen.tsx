@@ -17,6 +17,7 @@ import { Cutting } from "./OccasionCutting"
 import { Days } from "./OccasionDays"
 import { Gathering } from "./OccasionGathering"
 import { useOccasion, type OccasionSaid } from "./useOccasion"
+import { money } from "../pieces/money"
 
 type View = "days" | "wreaths" | "buy" | "cut" | "bench"
 type Kept = ReturnType<typeof useOccasion>
@@ -67,7 +68,7 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
           <span role="status" className="text-sm text-quiet">
             {savingSays[occasion.saving]}
           </span>
-          <Files id={id} units={said.units} dated={worked?.dates !== undefined} />
+          <Files id={id} dated={worked?.dates !== undefined} />
         </div>
         {worked && <Figures worked={worked} />}
         {data?.problems.map((problem) => (
@@ -124,11 +125,11 @@ function occasionSays({ name, occasion }: OccasionSaid): string {
   return `${name}: ${said.map(([key, value]) => `${key} ${String(value)}`).join(", ") || "nothing said yet"}`
 }
 
-function Files({ id, units, dated }: { id: number; units: string; dated: boolean }) {
+function Files({ id, dated }: { id: number; dated: boolean }) {
   const path = `/api/occasions/${id}`
   return (
     <span className="no-print ml-auto flex flex-wrap gap-2">
-      <a className="plain-button" href={`${path}/sheet.pdf?paper=${units === "in" ? "letter" : "a4"}`} download>
+      <a className="plain-button" href={`${path}/sheet.pdf`} download>
         PDF
       </a>
       <a className="plain-button" href={`${path}/sheet.csv`} download>
@@ -146,16 +147,16 @@ function Files({ id, units, dated }: { id: number; units: string; dated: boolean
 /** The answers of an occasion at a glance. */
 function Figures({ worked }: { worked: WorkedOccasion }) {
   const { saving, budget, cost, dates, quantity } = worked
-  const saved = saving.worse ? "more than one by one" : `saved over the ${saving.one_by_one} of one by one`
+  const saved = saving.worse ? "more than one by one" : `saved over ${money(saving.one_by_one)} one by one`
   return (
     <dl className="flex flex-wrap gap-x-10 gap-y-2 border-b border-base-300 py-3">
       <Figure figure={String(quantity)} says={quantity === 1 ? "wreath" : "wreaths"} />
       <Figure
-        figure={cost.to_pay ?? cost.to_buy}
+        figure={money(cost.to_pay ?? cost.to_buy)}
         says={budget ? budget.says : "to pay"}
         bad={budget?.kept === false}
       />
-      <Figure figure={saving.saved} says={saved} />
+      <Figure figure={money(saving.saved)} says={saved} />
       <Figure figure={hoursText(worked.minutes)} says="at the bench" />
       {dates && <Figure figure={dayText(dates.buy_by)} says="the last day to buy" />}
     </dl>

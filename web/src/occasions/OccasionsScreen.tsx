@@ -7,6 +7,7 @@ import { Deleted } from "../pieces/Deleted"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { dayText, hoursText } from "./days"
+import { money } from "../pieces/money"
 
 /** All occasions: their day, how many wreaths, what is to be paid, and by when to buy. */
 export function OccasionsScreen() {
@@ -74,7 +75,8 @@ function Row({ occasion }: { occasion: Occasion }) {
       )}
       {worked && (
         <span className="ml-auto font-semibold">
-          {worked.cost.to_pay ?? worked.cost.to_buy} to pay{worked.dates && ` by ${dayText(worked.dates.buy_by)}`}
+          {money(worked.cost.to_pay ?? worked.cost.to_buy)} to pay
+          {worked.dates && ` by ${dayText(worked.dates.buy_by)}`}
         </span>
       )}
     </li>

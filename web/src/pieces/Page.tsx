@@ -16,6 +16,7 @@ const places = [
   { to: "/stash", says: "Stash" },
   { to: "/occasions", says: "Occasions" },
   { to: "/notebook", says: "Notebook" },
+  { to: "/settings", says: "Settings" },
 ]
 
 const looks: { value: Theme; says: string }[] = [

@@ -4,6 +4,7 @@ import { api, problemsOf } from "../keep/client"
 import { useShop, useStash } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
+import { money } from "../pieces/money"
 
 /** The simulated shop: what it sells of what is in the stash, and its prices to be taken over. */
 export function ShopDialog({ onClose }: { onClose: () => void }) {
@@ -60,6 +61,6 @@ export function ShopDialog({ onClose }: { onClose: () => void }) {
 /** A way it is sold, in the shop's own numbers. */
 function priceSays(offer: Record<string, unknown>): string {
   const size = [offer.count, offer.width, offer.length].filter(Boolean).join(" by ")
-  const sale = offer.sale_price ? `, ${String(offer.sale_price)} on sale` : ""
-  return `${size} at ${String(offer.price)}${sale}`
+  const sale = offer.sale_price ? `, ${money(String(offer.sale_price))} on sale` : ""
+  return `${size} at ${money(String(offer.price))}${sale}`
 }

@@ -23,7 +23,7 @@ const stashed = (on_hand: unknown[], lengths: Record<string, string>, pieces: nu
 
 it("says how wide a material is and what a package costs", () => {
   expect(soldSays(stashed([], { width: "1 1/2 in", "offers.0.length": "9 ft" }))).toBe(
-    "1 1/2 in wide, 9 ft for 3.20, 12 for 4.80",
+    "1 1/2 in wide, 9 ft for $3.20, 12 for $4.80",
   )
 })
 

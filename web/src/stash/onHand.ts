@@ -1,4 +1,5 @@
 import type { StashMaterial } from "../keep/client"
+import { money } from "../pieces/money"
 
 /** A piece of cloth on hand; it may taper. */
 export interface Sheet {
@@ -12,14 +13,14 @@ const isSheet = (each: unknown): each is Sheet =>
 
 export const sheetsOf = ({ material }: StashMaterial): Sheet[] => (material.on_hand ?? []).filter(isSheet)
 
-/** How a material is sold: "1 1/2 in wide, 9 ft for 3.20". */
+/** How a material is sold: "1 1/2 in wide, 9 ft for $3.20". */
 export function soldSays({ material, lengths }: StashMaterial): string {
   const sizes = [lengths.width && `${lengths.width} wide`, lengths.diameter && `${lengths.diameter} thick`].filter(
     (size) => size !== undefined && size !== "",
   )
   const offers = (material.offers ?? []).map((offer, i) => {
     const sides = ["width", "length"].flatMap((side) => lengths[`offers.${i}.${side}`] ?? [])
-    return `${offer.count === undefined ? sides.join(" by ") : String(offer.count)} for ${String(offer.price)}`
+    return `${offer.count === undefined ? sides.join(" by ") : String(offer.count)} for ${money(String(offer.price))}`
   })
   return [...sizes, ...offers].join(", ")
 }

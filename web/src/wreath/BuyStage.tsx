@@ -8,6 +8,7 @@ import { ofAdvice, ofFinding } from "./judgements"
 import { knownMaterials, withMaterials } from "./layers"
 import { Purchase } from "./Purchase"
 import type { StageProps } from "./stageProps"
+import { money } from "../pieces/money"
 
 /** What is in hand, what to buy in whole packages, what it comes to and what is left. */
 export function BuyStage(props: StageProps) {
@@ -17,10 +18,10 @@ export function BuyStage(props: StageProps) {
   const pay = worked.cost.to_pay ?? worked.cost.to_buy
   return (
     <section aria-label="Buy">
-      <h2 className="text-xl">{Number(pay) === 0 ? "Nothing to buy" : `${pay} to pay`}</h2>
+      <h2 className="text-xl">{Number(pay) === 0 ? "Nothing to buy" : `${money(pay)} to pay`}</h2>
       <p className="text-quiet">
-        {worked.cost.used} worth of material goes into the work, by length; {worked.cost.left_in_stash} worth is left
-        over.{worked.cost.asking_price && ` Ask ${worked.cost.asking_price} for one.`}
+        {money(worked.cost.used)} of it goes into the work; {money(worked.cost.left_in_stash)} is left over.
+        {worked.cost.asking_price && ` Ask ${money(worked.cost.asking_price)} for one.`}
       </p>
       <Friend {...props} worked={worked} />
       {needed.length === 0 && <p className="py-2 text-quiet">Nothing is needed yet: choose a covering first.</p>}

@@ -34,18 +34,10 @@ export function CutStage({
           </span>
         )}
         <span className="no-print ml-auto flex flex-wrap gap-2">
-          <a
-            className="plain-button"
-            href={`/api/wreaths/${id}/cut-sheet.pdf?paper=${plan.units === "in" ? "letter" : "a4"}`}
-            download
-          >
+          <a className="plain-button" href={`/api/wreaths/${id}/cut-sheet.pdf`} download>
             PDF
           </a>
-          <a
-            className="plain-button"
-            href={`/api/wreaths/${id}/pattern-card.pdf?paper=${plan.units === "in" ? "letter" : "a4"}`}
-            download
-          >
+          <a className="plain-button" href={`/api/wreaths/${id}/pattern-card.pdf`} download>
             Pattern card
           </a>
           <a className="plain-button" href={`/api/wreaths/${id}/cut-sheet.csv`} download>

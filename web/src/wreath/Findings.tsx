@@ -4,6 +4,7 @@ import type { Plan, WorkedPlan } from "../keep/client"
 import { Fold } from "../pieces/Fold"
 import { Prose } from "../pieces/Prose"
 import { ranked, type Judgement } from "./judgements"
+import { money } from "../pieces/money"
 
 interface Props {
   judgements: Judgement[]
@@ -117,7 +118,7 @@ function effect(before: WorkedPlan, after: WorkedPlan): string {
   const cost =
     before.cost.to_buy === after.cost.to_buy
       ? "same packages"
-      : `${after.cost.to_buy} to pay instead of ${before.cost.to_buy}`
+      : `${money(after.cost.to_buy)} to pay instead of ${money(before.cost.to_buy)}`
   const minutes = after.minutes - before.minutes
   return minutes === 0 ? cost : `${cost}, ${Math.abs(minutes)} min ${minutes > 0 ? "more" : "less"}`
 }

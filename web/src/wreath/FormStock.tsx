@@ -3,6 +3,7 @@ import { useStash } from "../keep/queries"
 import { MaterialRow } from "./LayerMaterials"
 import { knownMaterials, withMaterials } from "./layers"
 import { put } from "./places"
+import { money } from "../pieces/money"
 
 interface Props {
   plan: Plan
@@ -19,7 +20,7 @@ export function FormStock({ plan, worked, problem, onChange }: Props) {
   return (
     <MaterialRow
       label="The form itself"
-      says={worked?.form.cost === undefined ? "Not counted into the money" : `${worked.form.cost} a form`}
+      says={worked?.form.cost === undefined ? "Not counted into the money" : `${money(worked.form.cost)} a form`}
       none="None of the stash"
       fits={forms}
       value={typeof plan.form.material === "string" ? plan.form.material : undefined}

@@ -23,17 +23,16 @@ export function HangStage(props: StageProps) {
           onChange={props.onChange}
         />
       )}
-      <Templates id={props.id} units={props.plan.units} />
+      <Templates id={props.id} />
       <Supplies {...props} />
       <OwnSteps {...props} />
     </LayersStage>
   )
 }
 
-function Templates({ id, units }: { id: number; units: string }) {
+function Templates({ id }: { id: number }) {
   const templates = useTemplates(id).data ?? []
   if (templates.length === 0) return null
-  const paper = units === "in" ? "letter" : "a4"
   return (
     <div className="pt-5">
       <h3 className="text-lg">Templates at true size</h3>
@@ -47,7 +46,7 @@ function Templates({ id, units }: { id: number; units: string }) {
             <span className="flex gap-2">
               <a
                 className="plain-button"
-                href={`/api/wreaths/${id}/template.pdf?part=${each.name}&paper=${paper}`}
+                href={`/api/wreaths/${id}/template.pdf?part=${each.name}`}
                 download
                 aria-label={`${each.title} as PDF`}
               >

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react"
 import type { WorkedMaterial } from "../keep/client"
 import { Prose } from "../pieces/Prose"
+import { money, percent } from "../pieces/money"
 
 interface Props {
   material: WorkedMaterial
@@ -16,7 +17,7 @@ export function Purchase({ material, says, children }: Props) {
     <div className="border-b border-base-300 py-3">
       <h3 className="flex justify-between text-lg">
         <span>{material.name}</span>
-        <span>{material.cost_to_buy}</span>
+        <span>{money(material.cost_to_buy)}</span>
       </h3>
       {material.buy.length === 0 && material.short === 0 && <p>What is in hand is enough.</p>}
       <ul>
@@ -25,7 +26,7 @@ export function Purchase({ material, says, children }: Props) {
             <span>
               <b>{buy.count}</b> × <Prose>{says[buy.offer] ?? ""}</Prose>
             </span>
-            <span>{buy.cost}</span>
+            <span>{money(buy.cost)}</span>
           </li>
         ))}
       </ul>
@@ -51,7 +52,7 @@ export function Purchase({ material, says, children }: Props) {
                   <Prose>{says[each.offer] ?? ""}</Prose>
                 </td>
                 <td>{each.per}</td>
-                <td>{each.count === undefined ? "too short" : `${each.count} alone: ${each.cost}`}</td>
+                <td>{each.count === undefined ? "too short" : `${each.count} alone: ${money(each.cost)}`}</td>
               </tr>
             ))}
           </tbody>
@@ -65,10 +66,7 @@ export function Purchase({ material, says, children }: Props) {
 
 /** How sure it is that this is enough, and what is left of it. */
 function sureSays({ chance_enough, left }: WorkedMaterial): string {
-  const chance =
-    chance_enough >= 0.995
-      ? "Almost certainly enough (over 99 %)"
-      : `Enough in ${Math.floor(chance_enough * 100)} % of makes`
+  const chance = `${chance_enough > 0.99 ? "Almost certainly enough" : "Enough"} (${percent(chance_enough)})`
   if (left.length === 0) return `${chance}; no useful remnant is left.`
   return `${chance}; ${left.length} ${left.length === 1 ? "remnant is" : "remnants are"} left.`
 }

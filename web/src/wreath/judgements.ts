@@ -15,9 +15,14 @@ export interface Judgement {
 
 const WEIGHT = { stop: 0, warn: 1, advice: 2, note: 3 }
 
-/** Those that matter first: what cannot be, what is wrong, what saves most, what is worth knowing. */
+/** Those that matter first: what cannot be, what is wrong, what saves most, what can be mended, the rest. */
 export const ranked = (all: Judgement[]): Judgement[] =>
-  [...all].sort((a, b) => WEIGHT[a.level] - WEIGHT[b.level] || b.saves - a.saves)
+  [...all].sort(
+    (a, b) =>
+      WEIGHT[a.level] - WEIGHT[b.level] ||
+      b.saves - a.saves ||
+      Number(b.mend !== undefined) - Number(a.mend !== undefined),
+  )
 
 /** A finding, about the options at a place. */
 export function ofFinding(

@@ -9,6 +9,7 @@ import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
 import { Keeping } from "./Keeping"
+import { money } from "../pieces/money"
 
 /** All wreaths, each drawn, with whether the stash is enough and what is to be paid. */
 export function WreathsScreen() {
@@ -129,7 +130,7 @@ function Answers({ worked }: { worked: WorkedPlan }) {
   const size = worked.drawing.dimensions.find((each) => !each.inset && !each.across && !each.follows)?.says ?? ""
   const layers = worked.layers.map((layer) => layer.title).join(", ") || "No covering yet"
   const figures = worked.tape.filter((figure) => figure.key === "count" || figure.key === "needed").slice(0, 2)
-  const verdict = short ? "Cannot be had" : pay ? `${worked.cost.to_buy} to pay` : "The stash is enough"
+  const verdict = short ? "Not enough" : pay ? `${money(worked.cost.to_buy)} to pay` : "The stash is enough"
   return (
     <>
       <p className="text-sm text-quiet">

@@ -18,6 +18,9 @@ module Lantern
         # @return [Numeric] minutes at the bench, all wreaths
         def minutes = works.sum { _1.course.minutes }
 
+        # @return [String] a sum in its currency
+        def money_says(amount) = Measure::Money.says(amount, currency)
+
         def material(id) = materials.find { _1.id == id }
       end
 

@@ -13,7 +13,7 @@ module Lantern
         def to_h
           {
             "format" => "crisp-lantern/worked-occasion", "version" => Document::VERSION, "name" => @occasion.name,
-            "units" => @occasion.units, "quantity" => @occasion.quantity,
+            "units" => @occasion.units, "currency" => @occasion.currency, "quantity" => @occasion.quantity,
             "wreaths" => @occasion.works.map { wreath(_1) },
             "materials" => stockpiles.map(&:to_h), "cut_sheet" => stockpiles.reject(&:counted?).flat_map(&:cut_sheet),
             "bundles" => handed.bundles, "hand_out" => hand_out,
@@ -51,25 +51,26 @@ module Lantern
         end
 
         def saving_rows
-          [{"key" => "one_by_one", "says" => "Bought and cut one by one", "sum" => "",
-            "answer" => saving["one_by_one"]}, {"key" => "saved", "says" => "Together instead saves",
-                                                "sum" => "#{saving["one_by_one"]} − #{saving["together"]}",
-                                                "answer" => "#{"−" if saving["worse"]}#{saving["saved"]}"}]
+          alone, together = @batch.one_by_one, @batch.bill.to_buy
+          [{"key" => "one_by_one", "says" => "Bought and cut one by one", "sum" => "", "answer" => money(alone)},
+            {"key" => "saved", "says" => "Together instead saves", "sum" => "#{money(alone)} − #{money(together)}",
+             "answer" => money(alone - together)}]
         end
+
+        def money(amount) = @occasion.money_says(amount)
 
         def waiting
           return unless @calendar.known? && @occasion.sale && @batch.on_sale
           Cost::Waiting.new(regular: @batch.bill.to_buy, on_sale: @batch.on_sale.to_buy, sale: @occasion.sale,
-            today: @occasion.today, buy_by: @calendar.buy_by).to_h
+            today: @occasion.today, buy_by: @calendar.buy_by, currency: @occasion.currency).to_h
         end
 
         def budget
           return unless @occasion.budget
           left = @occasion.budget - @batch.bill.to_pay
           {"budget" => Measure::Money.text(@occasion.budget), "kept" => !left.negative?,
-           "says" => left.negative? ? "#{Measure::Money.text(-left)} over the " \
-           "#{Measure::Money.text(@occasion.budget)} it may cost." :
-            "#{Measure::Money.text(left)} of #{Measure::Money.text(@occasion.budget)} to spare."}
+           "says" => left.negative? ? "#{money(-left)} over the #{money(@occasion.budget)} it may cost" :
+            "#{money(left)} of #{money(@occasion.budget)} to spare"}
         end
 
         def dates
