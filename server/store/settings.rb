@@ -20,7 +20,7 @@ module Server
       def change(said)
         check(said)
         @database.whole do
-          said.slice(*USUAL.keys).each { |name, value| rows.insert_conflict(update: {value:}).insert(name:, value:) }
+          said.slice(*USUAL.keys).each { |name, value| rows.on_duplicate_key_update(:value).insert(name:, value:) }
         end
         all
       end

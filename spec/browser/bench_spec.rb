@@ -137,7 +137,7 @@ RSpec.describe "The bench on the screen", :browser, :store do
     page.driver.browser.network.offline_mode
     3.times { press(:space) }
     expect(page).to have_css("[data-count]", text: /\A5\z/)
-    expect(page).to have_css("[data-kept]", text: "Kept on this table: the server is away")
+    expect(page).to have_css("[data-kept]", text: "Kept on this device: the server is away")
     expect(RealStore.store.bench.state(id)["counts"]["base.coil"]).to eq 2
     page.driver.browser.network.emulate_network_conditions(offline: false)
     arrived

@@ -61,7 +61,7 @@ RSpec.describe "Coverings on the screen", :browser, :store do
   it "points out bare places, and says where there are most" do
     open_wreath("rope ring", "cover")
     check "Look for bare places"
-    expect(page).to have_text(/The form shows on \d+ in 100 of the front .* most along the outside/)
+    expect(page).to have_text(/The form shows on \d+ % of the front .* most along the outside/)
     expect(page).to have_css(".bare-places circle", minimum: 20, visible: :all)
     uncheck "Look for bare places"
     expect(page).to have_no_css(".bare-places circle", visible: :all)
@@ -71,7 +71,7 @@ RSpec.describe "Coverings on the screen", :browser, :store do
     open_wreath("rust stripes", "cover")
     find("summary", text: "Work backwards").click
     within("ul[aria-label='Worked backwards']") do
-      expect(page).to have_text("What is on hand is enough")
+      expect(page).to have_text("What you have is enough")
       click_on "Use it", match: :first
     end
     expect(page).to have_field("Lap at the wide edge", with: "3/8 in")

@@ -97,7 +97,7 @@ RSpec.describe "Forms on the screen", :browser, :store do
     choose "Joined forms", allow_label_click: true
     expect(page).to have_text("The parts meet in 2 places")
     fill_in "Cut off its first end", with: "5", match: :first
-    expect(page).to have_text("saves 7 in of run")
+    expect(page).to have_text("saves 7 in of length")
     click_on "Join another form"
     expect(page).to have_css("summary", text: "Part 3: Ring")
     saved

@@ -77,7 +77,7 @@ RSpec.describe "The lists", :browser, :store do
       expect(page).to be_axe_clean
       click_on "Save"
     end
-    expect(page).to have_css("li", text: /Saffron cord.*1⁄4 in thick, 10 ft for 2\.00/m)
+    expect(page).to have_css("li", text: /Saffron cord.*1⁄4 in thick, 10 ft for \$2\.00/m)
     open_wreath("rope ring")
     select "Saffron cord", from: "Material"
     expect(page).to have_css("footer button", text: /of Saffron cord/)

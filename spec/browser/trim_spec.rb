@@ -58,7 +58,7 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
     find("label", text: "At the end").click
     click_on "Add: back"
     expect(page).to have_css("section[aria-label=Hang] h2", text: "Back")
-    expect(page).to have_link("Back as PDF", href: /template.pdf\?part=back&paper=letter/)
+    expect(page).to have_link("Back as PDF", href: /template.pdf\?part=back/)
     expect(page).to have_link("Outline as SVG")
     select "Glue sticks, 7 mm", from: "Glue sticks"
     expect(page).to have_css("tr", text: /Sticks of 7 by 100 mm/)
@@ -81,11 +81,11 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
 
   it "offers what finished makes teach, takes it up, and leaves it out again" do
     open_wreath("rope ring", "cover")
-    expect(page).to have_text("4 finished makes say +3.9 in 100 of Tarred hemp cord.")
+    expect(page).to have_text("Your last 4 took about 4 % more Tarred hemp cord.")
     before = tape("of Tarred hemp cord")
     click_on "Plan with it"
     expect(page).to have_text("The plan counts with it.")
-    expect(page).to have_css("tr", text: /With what was learned: 4 finished makes say/)
+    expect(page).to have_css("tr", text: /With what was learned: Your last 4 took/)
     expect(tape("of Tarred hemp cord")).not_to eq before
     click_on "Leave it out"
     expect(page).to have_css("button", text: "Plan with it")

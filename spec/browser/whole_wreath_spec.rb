@@ -35,7 +35,7 @@ RSpec.describe "A whole wreath on the screen", :browser, :store do
     expect(page).to have_css("footer li")
     @id = page.current_path[/\d+/].to_i
     stage "Form"
-    before = tape("to pay").to_f
+    before = tape("to pay").delete("$").to_f
     select "Wire ring, 14 in", from: "The form itself"
     expect(page).to have_css("footer button", text: format("%.2f", before + 2.4))
 

@@ -21,8 +21,8 @@ RSpec.describe "Plain words" do
   def faults
     {
       "a share of a hundred" => /\b(in|of) 100\b(?! makes)|hundredth/,
-      "a plural of one" => /(?<![\d.,\/\-])(?<!\d )\b1 (#{words.map(&:last).join("|")})\b/,
-      "one of several" => /(?<![\d.,\/\-])\b(?!1\b)\d+ (#{words.map(&:first).join("|")})\b(?! (of|to|for|in))/,
+      "a plural of one" => /(?<![\d.,\/-])(?<!\d )\b1 (#{words.map(&:last).join("|")})\b/,
+      "one of several" => /(?<![\d.,\/-])\b(?!1\b)\d+ (#{words.map(&:first).join("|")})\b(?! (of|to|for|in))/,
       "a doubled unit" => /\b(in in|cm cm|ft ft|in cm|%\s?%)\b/,
       "a doubled word" => /\b(?!that\b)([a-z]{2,}) \1\b/,
       "a word nobody says" => /\b(cannot be had|nobody could|in the mean|hither|whence|thence|upon|ere|lest)\b/i,

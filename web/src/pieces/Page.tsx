@@ -1,3 +1,4 @@
+import { Settings } from "lucide-react"
 import { useEffect, useState, type ReactNode } from "react"
 import { NavLink } from "react-router"
 import type { Units } from "../keep/client"
@@ -16,7 +17,6 @@ const places = [
   { to: "/stash", says: "Stash" },
   { to: "/occasions", says: "Occasions" },
   { to: "/notebook", says: "Notebook" },
-  { to: "/settings", says: "Settings" },
 ]
 
 const looks: { value: Theme; says: string }[] = [
@@ -54,6 +54,9 @@ export function Page({ title, units, onUnits, children }: Props) {
           ))}
         </nav>
         <div className="ml-auto flex flex-wrap items-center gap-3">
+          <NavLink to="/settings" aria-label="Settings" className={({ isActive }) => placeLook(isActive)}>
+            <Settings size={20} aria-hidden="true" />
+          </NavLink>
           <Look />
           <OpenChoice
             label="Units"

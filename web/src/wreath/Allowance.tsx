@@ -31,7 +31,7 @@ export function Allowance({
         return (
           <p key={each.material} className="flex flex-wrap items-center gap-3 border-l-4 border-secondary py-1 pl-3">
             <span>
-              {each.says} of {each.name}.
+              {each.says} {each.name}.
             </span>
             {current ? (
               <>

@@ -56,7 +56,7 @@ RSpec.describe Lantern::Ask::Occasion do
     expect(worked["budget"]).to include("kept" => true, "says" => "$0.00 of $6.40 to spare")
     taxed = described_class.work(occasion([bows(12)], budget: "6.40", money: {"tax" => 10}))
     expect(taxed["cost"]).to include("tax" => "0.64", "to_pay" => "7.04")
-    expect(taxed["budget"]).to include("kept" => false, "says" => "0.64 over the 6.40 it may cost.")
+    expect(taxed["budget"]).to include("kept" => false, "says" => "$0.64 over the $6.40 it may cost")
     expect(taxed["findings"].map { _1["code"] }).to include "over_budget"
   end
 
