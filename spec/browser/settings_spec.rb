@@ -12,8 +12,9 @@ RSpec.describe "Settings on the screen", :browser, :store do
     expect(page).to have_css("h1", text: "Settings")
     expect(page).to be_axe_clean
     select "Euro", from: "Currency"
-    expect(page).to have_css("[role=status]", text: "Saved")
+    expect(page).to have_select("Currency", selected: "Euro")
     find("label", text: "A4", exact_text: true).click
+    expect(page).to have_checked_field("A4", visible: :all)
     open_wreath("rope ring", "buy")
     expect(page).to have_css("h2", text: "€10.50 to pay")
     expect(page).to have_css("li", text: "That saves €1.75")

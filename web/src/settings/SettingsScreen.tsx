@@ -64,11 +64,7 @@ export function SettingsScreen() {
             onChange={(paper) => change.mutate({ paper: paper as Settings["paper"] })}
           />
         </div>
-        {change.isSuccess && (
-          <p role="status" className="pt-2 text-sm text-quiet">
-            Saved
-          </p>
-        )}
+        <p className="pt-2 text-sm text-quiet">Saved as soon as you choose.</p>
         {change.isError && (
           <p role="alert" className="pt-2 font-semibold text-error">
             {change.error.message}
