@@ -16,7 +16,9 @@ module Server
 
     # What last year's wreaths took: rope a little more than the sum, tape a little less.
     TOOK = {"Door 7, rope ring" => {"rope" => [1.06, 1.09, 1.04, 1.08]},
-            "Door 3, marigold wrap" => {"tape" => [0.97, 0.99]}}.freeze
+            "Door 3, marigold wrap" => {"tape" => [0.97, 0.99]},
+            "Door 18, rust stripes" => {"rust" => [1.03, 0.95, 1.07, 0.93, 1.01, 1.05, 0.98, 0.94, 1.09, 1.0]},
+            "Door 2, over and under" => {"thin-cord" => [1.05, 0.93, 1.12, 0.97, 1.02, 0.9]}}.freeze
     NOTES = ["Lay them, do not haul them.", "The last coil wanted glue.", "", "Better with the hanger first.", "", ""]
       .freeze
 

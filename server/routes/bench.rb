@@ -24,7 +24,7 @@ module Server
 
           get("/api/notebook") {
             JSON.generate("makes" => store.notebook.all, "learned" => store.notebook.learned,
-              "paces" => store.notebook.paces)
+              "paces" => store.notebook.paces, "calibration" => store.notebook.calibration)
           }
 
           get "/api/makes/:id/photo" do

@@ -64,6 +64,17 @@ module Server
         end
       end
 
+      # Whether what plans promised was kept: every length that was made, against what its plan had expected.
+      # @return [Hash] ready for JSON
+      def calibration
+        made = rows.order(:id).select_map(%i[plan lines]).flat_map do |plan, lines|
+          taken = Array(JSON.parse(plan)["learned"])
+          JSON.parse(lines).select { _1["planned"].positive? && _1["used"].positive? }.filter_map { made(_1, taken) }
+        end
+        calibration = Lantern::Measure::Calibration.new(made)
+        {"points" => calibration.points, "says" => calibration.says}
+      end
+
       # Minutes of steps lie so far about the sum when nobody measured them (from memory).
       PACE_SPREAD = 0.25
 
@@ -82,6 +93,15 @@ module Server
       end
 
       private
+
+      # By what was learned, when its plan had taken that up; else by the covering's own spread.
+      def made(line, taken)
+        covering = Lantern::Plan::Methods.find(line["method"]) or return
+        return if covering.spread.zero?
+        own = taken.find { _1["method"] == line["method"] && _1["material"] == line["material"] } || {}
+        Lantern::Measure::Calibration::Made.new(ratio: line["used"].fdiv(line["planned"]),
+          mean: own.fetch("factor", 1.0).to_f, spread: [own.fetch("spread", covering.spread).to_f, 0.005].max)
+      end
 
       COLUMNS = %i[id wreath_id wreath_name plan lines minutes steps note photo_type version
         created_at updated_at].freeze

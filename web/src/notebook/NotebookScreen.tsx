@@ -6,6 +6,7 @@ import { useNotebook } from "../keep/queries"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
+import { CalibrationPlot } from "./CalibrationPlot"
 import { LearnedPlot } from "./LearnedPlot"
 
 /** What each wreath took against what was planned, and what that teaches. */
@@ -38,6 +39,7 @@ export function NotebookScreen() {
                 Used for every one planned. Each dot is a make; the line is what the next plan would count with, the
                 band how far makes lie apart. Each wreath’s cover stage offers it; nothing is counted unasked.
               </p>
+              {notebook.data && <CalibrationPlot calibration={notebook.data.calibration} />}
               <ul>
                 {learned.map((each) => (
                   <li key={`${each.method}.${each.material}`} className="border-b border-base-300 py-3">

@@ -2,8 +2,10 @@ import type { Plan, Problem } from "../keep/client"
 import type { Saving } from "../keep/keeper"
 import { savingSays } from "../pieces/savingSays"
 import { put } from "./places"
+import { WhatIf } from "./WhatIf"
 
 interface Props {
+  id: number
   plan: Plan
   saving: Saving
   problems: Problem[]
@@ -16,7 +18,7 @@ const NAME =
   "hover:border-base-300 focus:border-base-content"
 
 /** What the wreath is called, how many alike are made, whether it is saved, and the way back. */
-export function NameLine({ plan, saving, problems, onChange, onUndo }: Props) {
+export function NameLine({ id, plan, saving, problems, onChange, onUndo }: Props) {
   const number = (text: string) => (/^\d+$/.test(text) ? Number(text) : text)
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 px-4 pt-2 sm:px-6">
@@ -47,6 +49,7 @@ export function NameLine({ plan, saving, problems, onChange, onUndo }: Props) {
           Undo
         </button>
       )}
+      <WhatIf id={id} plan={plan} onChange={onChange} />
     </div>
   )
 }

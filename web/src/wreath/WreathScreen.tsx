@@ -77,6 +77,7 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
       <Page title={plan.name ?? "Wreath"} units={plan.units} onUnits={(units) => void changeUnits(units)}>
         <main className="flex min-h-0 flex-1 flex-col">
           <NameLine
+            id={id}
             plan={plan}
             saving={wreath.saving}
             problems={problems}
