@@ -1,4 +1,5 @@
 import type { CutBar, WorkedMaterial } from "../keep/client"
+import { money } from "../pieces/money"
 
 type Cut = CutBar["cuts"][number]
 
@@ -34,6 +35,6 @@ const closedSays = (closed: number) =>
 
 function provenSays({ optimal, closed, bound, short }: WorkedMaterial): string {
   if (short > 0) return ""
-  if (!optimal) return `At least ${bound} whatever one does.`
+  if (!optimal) return `Less than ${money(bound)} is not possible.`
   return closed > 0 ? "Fewest packages possible for the sureness you ask for." : "Fewest packages possible."
 }

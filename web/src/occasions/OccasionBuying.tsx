@@ -27,7 +27,7 @@ export function Buying({ id, worked, planned }: { id: number; worked: WorkedOcca
       </div>
       <div>
         <Working lines={worked.cost_working} caption="The money" />
-        {enough.length > 0 && <h2 className="pt-4 text-lg">In hand and enough</h2>}
+        {enough.length > 0 && <h2 className="pt-4 text-lg">You have enough of</h2>}
         <ul>
           {enough.map((material) => (
             <li key={material.id} className="border-b border-base-300 py-1.5">

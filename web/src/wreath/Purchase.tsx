@@ -19,7 +19,7 @@ export function Purchase({ material, says, children }: Props) {
         <span>{material.name}</span>
         <span>{money(material.cost_to_buy)}</span>
       </h3>
-      {material.buy.length === 0 && material.short === 0 && <p>What is in hand is enough.</p>}
+      {material.buy.length === 0 && material.short === 0 && <p>What you have is enough.</p>}
       <ul>
         {material.buy.map((buy) => (
           <li key={buy.offer} className="flex justify-between gap-4">
