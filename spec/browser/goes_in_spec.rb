@@ -42,4 +42,29 @@ RSpec.describe "What goes into a wreath, on the screen", :browser, :store do
     saved
     expect(RealStore.store.wreaths.find(id)["plan"]["layers"].last).to include("at" => "middle", "cord" => "rope")
   end
+
+  it "adds a material where it is wanted, and comes back with it chosen" do
+    id = open_wreath("rope ring", "cover")
+    select "Add a material…", from: "Material"
+    within("dialog") do
+      expect(page).to have_no_field("On hand")
+      fill_in "Name", with: "Rust jute"
+      fill_in "Length", with: "20 ft"
+      fill_in "Price", with: "2.4O"
+      click_on "Add it"
+      expect(page).to have_css("[role=alert]", text: /Thickness is missing/)
+      expect(page).to have_css("[role=alert]", text: /Price must be/)
+      fill_in "Thickness", with: "3/8"
+      fill_in "Price", with: "2.40"
+      expect(page).to be_axe_clean
+      click_on "Add it"
+    end
+    expect(page).to have_no_css("dialog[open]")
+    expect(page).to have_select("Material", selected: "Rust jute")
+    expect(page).to have_css("footer button", text: "of Rust jute")
+    saved
+    plan = RealStore.store.wreaths.find(id)["plan"]
+    expect(plan["materials"].find { _1["name"] == "Rust jute" }["id"]).to eq plan["layers"][0]["material"]
+    expect(RealStore.store.materials.all.map { _1["material"]["name"] }).to include "Rust jute"
+  end
 end

@@ -14,6 +14,7 @@ import { askAgain, touched } from "../keep/keys"
 import { Dialog } from "../pieces/Dialog"
 import { FieldControl } from "../pieces/FieldControl"
 import { put, valueAt } from "../wreath/places"
+import { slug } from "./slug"
 
 interface Props {
   stashed?: StashMaterial
@@ -163,13 +164,3 @@ function Entries({
 
 /** What is still as it was saved is shown as it was understood. */
 const same = (now: unknown, saved: unknown) => saved !== undefined && now === saved
-
-/** An id made of the name, with a tail that keeps it apart from others of that name. */
-function slug(name: unknown): string {
-  const words = String(name ?? "material")
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^-+|-+$/g, "")
-    .slice(0, 40)
-  return `${words || "material"}-${Date.now().toString(36)}`
-}

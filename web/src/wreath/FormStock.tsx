@@ -16,7 +16,6 @@ interface Props {
 export function FormStock({ plan, worked, problem, onChange }: Props) {
   const known = knownMaterials(plan, useStash(plan.units).data ?? [])
   const forms = known.filter((material) => material.kind === "form")
-  if (forms.length === 0) return null
   return (
     <MaterialRow
       label="The form itself"
@@ -25,6 +24,11 @@ export function FormStock({ plan, worked, problem, onChange }: Props) {
       fits={forms}
       value={typeof plan.form.material === "string" ? plan.form.material : undefined}
       problem={problem}
+      adding={{
+        kinds: ["form"],
+        units: plan.units,
+        onAdded: (form) => onChange(withMaterials(put(plan, "form.material", form.id), [...known, form])),
+      }}
       onChange={(id) => onChange(withMaterials(put(plan, "form.material", id), known))}
     />
   )

@@ -135,7 +135,9 @@ function MethodRow({ plan, layer, declarations, known, place, change }: Controls
   )
 }
 
-function Materials({ plan, layer, known, covering, place, change, problemAt }: Controls) {
+function Materials({ plan, layer, known, covering, place, change, problemAt, onChange }: Controls) {
+  const add = (material: Material) =>
+    onChange(withMaterials(put(plan, `${place}.material`, material.id), [...known, material]))
   const fits = known.filter((material) => covering?.takes.includes(material.kind))
   const own = known.find((material) => material.id === layer.material)
   const alike = covering?.stage === "cover" ? fits : fits.filter((each) => each.kind === own?.kind)
@@ -151,6 +153,7 @@ function Materials({ plan, layer, known, covering, place, change, problemAt }: C
         fits={fits}
         value={layer.material}
         problem={problemAt(`${place}.material`)}
+        adding={{ kinds: covering?.takes ?? [], units: plan.units, onAdded: add }}
         onChange={(id) => change(put(plan, `${place}.material`, id))}
       />
       {covering?.several && <MoreColours layer={layer} fits={alike} onChange={recolour} />}

@@ -1,5 +1,6 @@
-import { useId } from "react"
-import type { Material, PlanLayer } from "../keep/client"
+import { useId, useState } from "react"
+import type { Material, PlanLayer, Units } from "../keep/client"
+import { QuickMaterial } from "../stash/QuickMaterial"
 
 interface RowProps {
   label: string
@@ -10,12 +11,18 @@ interface RowProps {
   says?: string
   /** What choosing none is called, where none will do. */
   none?: string
+  /** Of which kinds one can be added here, and who takes it. */
+  adding?: { kinds: string[]; units: Units; onAdded: (material: Material) => void }
   onChange: (id: string | undefined) => void
 }
 
+/** Stands for a material that is still to be added. */
+const ADD = "+"
+
 /** What a layer, or the form itself, is made of. */
-export function MaterialRow({ label, fits, value, problem, says, none, onChange }: RowProps) {
+export function MaterialRow({ label, fits, value, problem, says, none, adding, onChange }: RowProps) {
   const id = useId()
+  const [open, setOpen] = useState(false)
   const chosen = fits.some((material) => material.id === value)
   return (
     <div className="row">
@@ -27,7 +34,7 @@ export function MaterialRow({ label, fits, value, problem, says, none, onChange 
         id={id}
         className="field-input w-64 text-left"
         value={value ?? ""}
-        onChange={(event) => onChange(event.target.value || undefined)}
+        onChange={(event) => (event.target.value === ADD ? setOpen(true) : onChange(event.target.value || undefined))}
       >
         {(none || !chosen) && (
           <option value="">{none ?? (fits.length === 0 ? "Nothing in the stash fits" : "Choose one")}</option>
@@ -37,7 +44,9 @@ export function MaterialRow({ label, fits, value, problem, says, none, onChange 
             {material.name}
           </option>
         ))}
+        {adding && <option value={ADD}>Add a material…</option>}
       </select>
+      {adding && open && <QuickMaterial {...adding} onClose={() => setOpen(false)} />}
       {problem && (
         <p role="alert" className="col-span-2 text-sm font-semibold text-error">
           {problem}

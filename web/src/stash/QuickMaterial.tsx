@@ -1,0 +1,101 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query"
+import { useState } from "react"
+import { answered, api, Refusal, type Field, type Material, type Units } from "../keep/client"
+import { askAgain, touched } from "../keep/keys"
+import { useDeclarations } from "../keep/queries"
+import { Dialog } from "../pieces/Dialog"
+import { FieldControl } from "../pieces/FieldControl"
+import { OpenChoice } from "../pieces/OpenChoice"
+import { put, valueAt } from "../wreath/places"
+import { slug } from "./slug"
+
+interface Props {
+  /** The kinds that will do where it is wanted. */
+  kinds: string[]
+  units: Units
+  onAdded: (material: Material) => void
+  onClose: () => void
+}
+
+/** What makes a kind what it is; everything else can be said later, in the stash. */
+const ESSENTIAL = ["name", "width", "diameter", "sort", "colour"]
+const OF_OFFER = ["length", "width", "count", "price"]
+
+type Draft = Partial<Material> & Record<string, unknown>
+
+/** A material added where it is wanted: its name, how wide it is, its colour, and what one costs. */
+export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
+  const declared = useDeclarations().data?.materials ?? []
+  const queries = useQueryClient()
+  const [draft, setDraft] = useState<Draft>({ kind: kinds[0] as Material["kind"], name: "", offers: [{}] })
+  const fields = declared.find(({ kind }) => kind === draft.kind)?.fields ?? []
+  const offer = fields.find(({ name }) => name === "offers")?.of?.fields ?? []
+  // What goes with the old kind goes; what one costs stays.
+  const priced = [{ price: valueAt(draft, "offers.0.price") as string | undefined }]
+  const save = useMutation({
+    mutationFn: async () => {
+      const material = { ...draft, id: slug(draft.name) } as Record<string, unknown>
+      return answered(await api.POST("/materials", { body: { units, material } }))
+    },
+    onSuccess: ({ material }) => {
+      void askAgain(queries, touched.stash)
+      onAdded(material)
+      onClose()
+    },
+  })
+  const problems = save.error instanceof Refusal ? save.error.problems : []
+  const control = (field: Field, place: string) => (
+    <FieldControl
+      key={`${draft.kind ?? ""}.${place}`}
+      field={field}
+      place={place}
+      value={valueAt(draft, place)}
+      problem={problems.find((problem) => problem.at === place)?.says}
+      onChange={(value) => setDraft(put(draft, place, value))}
+    />
+  )
+  const chosen = (some: Field[], names: string[]) =>
+    names.flatMap((name) => some.filter((each) => each.name === name))
+  return (
+    <Dialog title="Add a material" onClose={onClose}>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          save.mutate()
+        }}
+      >
+        {save.isError && problems.length === 0 && (
+          <p role="alert" className="font-semibold text-error">
+            {save.error.message}
+          </p>
+        )}
+        {kinds.length > 1 && (
+          <div className="row">
+            <span>Kind</span>
+            <OpenChoice
+              label="Kind of material"
+              name="kind"
+              value={String(draft.kind)}
+              choices={declared
+                .filter(({ kind }) => kinds.includes(kind))
+                .map(({ kind, title }) => ({ value: kind, says: title }))}
+              onChange={(kind) =>
+                setDraft({ kind: kind as Material["kind"], name: draft.name, colour: draft.colour, offers: priced })
+              }
+            />
+          </div>
+        )}
+        {chosen(fields, ESSENTIAL).map((field) => control(field, field.name))}
+        <fieldset className="pt-2">
+          <legend className="font-semibold">What one costs</legend>
+          {chosen(offer, OF_OFFER).map((field) => control(field, `offers.0.${field.name}`))}
+        </fieldset>
+        <p className="pt-4">
+          <button type="submit" className="amber-button" disabled={save.isPending}>
+            Add it
+          </button>
+        </p>
+      </form>
+    </Dialog>
+  )
+}
