@@ -53,7 +53,7 @@ RSpec.describe "The lists", :browser, :store do
   it "teaches with one sentence and one button where there is nothing" do
     visit "/"
     expect(page).to have_text("Pick a form and see it covered")
-    expect(page).to have_button("New wreath")
+    expect(page).to have_link("New wreath")
     visit "/stash"
     expect(page).to have_text("every plan knows what need not be bought")
     expect(page).to be_axe_clean

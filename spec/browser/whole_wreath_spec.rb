@@ -30,10 +30,7 @@ RSpec.describe "A whole wreath on the screen", :browser, :store do
   end
 
   it "is planned, cut, made and written down, every count in the ledger" do
-    visit "/"
-    click_on "New wreath"
-    expect(page).to have_css("footer li")
-    @id = page.current_path[/\d+/].to_i
+    @id = begin_wreath
     stage "Form"
     before = tape("to pay").delete("$").to_f
     select "Wire ring, 14 in", from: "The form itself"

@@ -7,11 +7,12 @@ RSpec.describe "A wreath on the screen", :browser, :store do
   before { load_demo }
 
   it "takes a maker from nothing to lengths, packages and price" do
-    visit "/"
-    click_on "New wreath"
-    expect(page).to have_field("Outside, across", with: "14 in")
+    begin_wreath
+    select "Indigo cord", from: "Material"
     # 8 pi over 0.6 cm, rounded down.
-    expect(tape("coils")).to eq "106"
+    expect(page).to have_css("footer button", text: /\A106\s*coils/)
+    click_on "Form"
+    expect(page).to have_field("Outside, across", with: "14 in")
     fill_in "Outside, across", with: "18"
     fill_in "Opening, across", with: "12 1/2"
     # 12 1/2 pi over the same.

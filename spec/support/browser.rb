@@ -23,6 +23,17 @@ module Driving
     id
   end
 
+  # From the first question to a wreath: a ring of the usual size, in the covering that is named.
+  def begin_wreath(covering = "Rope coil")
+    visit "/"
+    click_on "New wreath"
+    find("button", text: "Ring", exact_text: true).click
+    click_on "Next: what have you got?"
+    click_on "Take this: #{covering}"
+    expect(page).to have_css("footer li")
+    page.current_path[/\d+/].to_i
+  end
+
   # The figure on the tape above these words.
   def tape(words) = find("footer button", text: words).find("span", match: :first).text
 

@@ -3,6 +3,7 @@ import { StrictMode } from "react"
 import { createRoot } from "react-dom/client"
 import { BrowserRouter, Navigate, Route, Routes } from "react-router"
 import { BenchScreen } from "./bench/BenchScreen"
+import { NewWreathScreen } from "./new/NewWreathScreen"
 import { InOurCurrency } from "./keep/InOurCurrency"
 import { SettingsScreen } from "./settings/SettingsScreen"
 import { NotebookScreen } from "./notebook/NotebookScreen"
@@ -31,6 +32,7 @@ createRoot(document.getElementById("root")!).render(
             <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
             <Route path="/occasions" element={<OccasionsScreen />} />
             <Route path="/occasions/:id" element={<OccasionScreen />} />
+            <Route path="/new" element={<NewWreathScreen />} />
             <Route path="/settings" element={<SettingsScreen />} />
             <Route path="/stash" element={<StashScreen />} />
             <Route path="*" element={<Navigate to="/" replace />} />

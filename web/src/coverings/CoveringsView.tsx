@@ -27,8 +27,15 @@ const orders: Record<string, { says: string; by: (a: Compared, b: Compared) => n
   name: { says: "By name", by: (a, b) => a.title.localeCompare(b.title) },
 }
 
+interface ViewProps {
+  plan: Plan
+  onChoose: (plan: Plan) => void
+  /** Whoever chose goes on from here by themselves. */
+  stay?: boolean
+}
+
 /** Every covering on the maker's own form, drawn small, with what it takes; and why some do not suit. */
-export function CoveringsView({ plan, onChoose }: { plan: Plan; onChoose: (plan: Plan) => void }) {
+export function CoveringsView({ plan, onChoose, stay }: ViewProps) {
   const [order, setOrder] = useState("cost")
   const [picked, setPicked] = useState<string[]>([])
   const { data, isError, error } = useCoverings(plan)
@@ -39,7 +46,7 @@ export function CoveringsView({ plan, onChoose }: { plan: Plan; onChoose: (plan:
   const suits = data?.filter((each) => each.suits).sort(orders[order]!.by)
   const choose = (each: Compared) => {
     onChoose(withMaterials(covered(plan, each.layer!, declarations?.coverings ?? []), known))
-    void navigate("../cover", { relative: "path" })
+    if (!stay) void navigate("../cover", { relative: "path" })
   }
   const pick = (method: string) =>
     setPicked((before) =>

@@ -35,14 +35,15 @@ export function ShapePicker({
   )
 }
 
-function Sketch({ shape: { sketch } }: { shape: Shape }) {
+/** A shape as a small drawing, or a larger one to choose by. */
+export function Sketch({ shape: { sketch }, large }: { shape: Shape; large?: boolean }) {
   if (!sketch) return null
   const [left = 0, top = 0, right = 1, bottom = 1] = sketch.box
   const pad = (right - left) * 0.04
   return (
     <svg
       viewBox={[left - pad, top - pad, right - left + 2 * pad, bottom - top + 2 * pad].join(" ")}
-      className="h-9 w-12"
+      className={large ? "h-16 w-20" : "h-9 w-12"}
       aria-hidden="true"
     >
       <g fill="none" strokeLinejoin="round">

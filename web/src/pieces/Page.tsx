@@ -72,7 +72,7 @@ export function Page({ title, units, onUnits, children }: Props) {
   )
 }
 
-const isWreath = (to: string) => to === "/" && location.pathname.startsWith("/wreaths")
+const isWreath = (to: string) => to === "/" && /^\/(wreaths|new)/.test(location.pathname)
 
 const placeLook = (here: boolean) =>
   `border-b-2 py-1.5 ${here ? "border-primary font-semibold" : "border-transparent text-quiet hover:border-base-300"}`

@@ -1,9 +1,9 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
-import { Link, useNavigate } from "react-router"
+import { Link } from "react-router"
 import { Thumbnail } from "../drawing/Thumbnail"
-import { answered, api, type Material, type Plan, type Units, type WorkedPlan, type Wreath } from "../keep/client"
+import { answered, api, type WorkedPlan, type Wreath } from "../keep/client"
 import { askAgain } from "../keep/keys"
-import { useStash, useWork, useWreaths } from "../keep/queries"
+import { useWork, useWreaths } from "../keep/queries"
 import { Deleted } from "../pieces/Deleted"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
@@ -15,34 +15,16 @@ import { money } from "../pieces/money"
 export function WreathsScreen() {
   const [units, setUnits] = useUnits()
   const wreaths = useWreaths()
-  const stash = useStash(units).data
-  const navigate = useNavigate()
-  const queries = useQueryClient()
-  const begin = useMutation({
-    mutationFn: async () => {
-      const rope = stash?.find((each) => each.material.kind === "rope")?.material
-      return answered(await api.POST("/wreaths", { body: { plan: beginning(units, rope) } }))
-    },
-    onSuccess: (wreath) => {
-      void askAgain(queries, ["wreaths"])
-      void navigate(`/wreaths/${wreath.id}/form`)
-    },
-  })
-  const error = wreaths.error ?? begin.error
+  const error = wreaths.error
   return (
     <Page title="Wreaths" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-7xl px-4 py-4 sm:px-6">
         <div className="flex items-baseline gap-4 pb-2">
           <h1 className="text-2xl">Wreaths</h1>
           <span className="text-quiet">{wreaths.data && `${wreaths.data.length} planned`}</span>
-          <button
-            type="button"
-            className="amber-button ml-auto"
-            onClick={() => begin.mutate()}
-            disabled={begin.isPending}
-          >
+          <Link className="amber-button ml-auto" to="/new">
             New wreath
-          </button>
+          </Link>
         </div>
         {error && (
           <p role="alert" className="font-semibold text-error">
@@ -64,20 +46,6 @@ export function WreathsScreen() {
       </main>
     </Page>
   )
-}
-
-/** A plan to begin with: a common ring, coiled in a rope that there is. */
-function beginning(units: Units, rope: Material | undefined): Plan {
-  const sizes = units === "in" ? { outside: 14, inside: 8 } : { outside: 35, inside: 20 }
-  return {
-    format: "crisp-lantern/plan",
-    version: 1,
-    name: "New wreath",
-    units,
-    form: { base: "wire", shape: "ring", ...sizes },
-    materials: rope ? [rope] : [],
-    layers: rope ? [{ id: "layer-1", method: "rope_coil", material: rope.id }] : [],
-  }
 }
 
 function Row({ wreath }: { wreath: Wreath }) {

@@ -1,0 +1,101 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query"
+import { useState } from "react"
+import { useNavigate } from "react-router"
+import { CoveringsView } from "../coverings/CoveringsView"
+import { answered, api, type Declarations, type Plan, type Units } from "../keep/client"
+import { askAgain } from "../keep/keys"
+import { useDeclarations } from "../keep/queries"
+import { Fetching } from "../pieces/Fetching"
+import { Page } from "../pieces/Page"
+import { useUnits } from "../pieces/useUnits"
+import { QuickMaterial } from "../stash/QuickMaterial"
+import { ChooseForm } from "./ChooseForm"
+import { SizeForm } from "./SizeForm"
+
+/**
+ * A new wreath: which form, how large, what have you got? Nothing is kept before a covering is chosen, and leaving it
+ * leaves nothing behind.
+ */
+export function NewWreathScreen() {
+  const [units, setUnits] = useUnits()
+  const declarations = useDeclarations().data
+  const [plan, setPlan] = useState<Plan>()
+  if (!declarations) return <Fetching what="New wreath" />
+  const turn = async (next: Units) => {
+    setUnits(next)
+    if (plan) setPlan(answered(await api.POST("/units", { body: { plan, to: next } })))
+  }
+  return (
+    <Page title="New wreath" units={units} onUnits={(next) => void turn(next)}>
+      <main className="mx-auto max-w-7xl px-4 py-4 sm:px-6">
+        <h1 className="text-2xl">New wreath</h1>
+        {plan ? (
+          <Begun plan={plan} declarations={declarations} onPlan={setPlan} />
+        ) : (
+          <ChooseForm
+            declarations={declarations}
+            units={units}
+            onChoose={(form) =>
+              setPlan({ format: "crisp-lantern/plan", version: 1, name: "New wreath", units, form, materials: [] })
+            }
+          />
+        )}
+      </main>
+    </Page>
+  )
+}
+
+interface BegunProps {
+  plan: Plan
+  declarations: Declarations
+  onPlan: (plan: Plan | undefined) => void
+}
+
+/** The form is chosen: its sizes, and then what it can be covered with. */
+function Begun({ plan, declarations, onPlan }: BegunProps) {
+  const [sized, setSized] = useState(false)
+  const [adding, setAdding] = useState(false)
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const keep = useMutation({
+    mutationFn: async (next: Plan) => answered(await api.POST("/wreaths", { body: { plan: next } })),
+    onSuccess: (wreath) => {
+      void askAgain(queries, ["wreaths"])
+      void navigate(`/wreaths/${wreath.id}/cover`, { replace: true })
+    },
+  })
+  const kinds = [
+    ...new Set(declarations.coverings.filter(({ stage }) => stage === "cover").flatMap((each) => each.takes)),
+  ]
+  return (
+    <>
+      <SizeForm
+        plan={plan}
+        declarations={declarations}
+        sized={sized}
+        onPlan={onPlan}
+        onBack={() => (sized ? setSized(false) : onPlan(undefined))}
+        onNext={() => setSized(true)}
+      />
+      {keep.isError && (
+        <p role="alert" className="font-semibold text-error">
+          {keep.error.message}
+        </p>
+      )}
+      {sized && (
+        <section aria-label="What have you got?" className="-mx-4 pt-3 sm:-mx-6">
+          <p className="flex flex-wrap items-baseline gap-4 px-4 sm:px-6">
+            <span className="text-quiet">What your stash can make on it, and what it would cost.</span>
+            <button type="button" className="link-button" onClick={() => setAdding(true)}>
+              Add a material…
+            </button>
+          </p>
+          <CoveringsView plan={plan} onChoose={(next) => keep.mutate(next)} stay />
+        </section>
+      )}
+      {adding && (
+        <QuickMaterial kinds={kinds} units={plan.units} onAdded={() => {}} onClose={() => setAdding(false)} />
+      )}
+    </>
+  )
+}
