@@ -9,9 +9,9 @@ module Server
     # Seconds for a plan, and for what works many plans or draws pages.
     PLAN = 2
     MANY = 10
-    WITHIN = Hash.new(MANY).merge(%i[work advised check bare templates finish_form].to_h { [_1, PLAN] }).freeze
+    WITHIN = Hash.new(MANY).merge(%i[work advised check bare templates finish_form summary].to_h { [_1, PLAN] }).freeze
     # What works one plan, and is done where it arrives when that is small.
-    ONE_PLAN = %i[work advised check cutting bare templates finish_form finished].freeze
+    ONE_PLAN = %i[work advised summary check cutting bare templates finish_form finished].freeze
 
     # @param aside [Aside, nil] nil where there are no workers: then everything is answered where it arrives
     # @param within [Hash{Symbol=>Numeric}] other times than {WITHIN}, in seconds

@@ -20,7 +20,7 @@ module Server
     TABLES = %i[settings materials actions occasions occasion_ticks wreaths entries ticks forms makes
       bench_events].freeze
     # What follows from those, or lives for a day.
-    DERIVED = %i[lots requests].freeze
+    DERIVED = %i[lots requests kept_answers].freeze
     BYTES = "bytes"
     # Bytes of a statement, roughly; and rows.
     MOST_AT_ONCE = 1_000_000

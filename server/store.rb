@@ -64,7 +64,8 @@ module Server
       Sequel::Migrator.run(database, MIGRATIONS)
     end
 
-    attr_reader :settings, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook, :backups
+    attr_reader :settings, :kept, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook,
+      :backups
 
     # @param database [Sequel::Database]
     # @param answers [Answers] whom it asks what a plan comes to
@@ -73,6 +74,7 @@ module Server
       @database = database
       Store.migrate(database, backups:)
       @settings = Settings.new(database)
+      @kept = Kept.new(database)
       @ledger = Ledger.new(database)
       @materials = Materials.new(database, @ledger)
       @forms = Forms.new(database, answers)
@@ -155,6 +157,7 @@ require_relative "store/binned"
 require_relative "store/bench"
 require_relative "store/forms"
 require_relative "store/settings"
+require_relative "store/kept"
 require_relative "store/materials"
 require_relative "store/notebook"
 require_relative "store/occasions"

@@ -40,6 +40,13 @@ module Server
         # With what a wise friend would say.
         def advised(plan) = JSON.generate(Lantern.work(plan, advice: true))
 
+        # A wreath in a line; what cannot be worked says why.
+        def summary(plan)
+          JSON.generate(Lantern::Answer::Summary.new(Lantern::Work.read(plan)).to_h)
+        rescue Lantern::Plan::Refused => refused
+          JSON.generate("problem" => refused.problems.first.says)
+        end
+
         # @param stash [Array<Hash>] materials besides the plan's
         def advice(plan, stash, today, sale)
           JSON.generate("advice" => Lantern::Ask::Advice.on_plan(plan, stash:, today:, sale:))

@@ -26,9 +26,20 @@ module Server
           end
 
           get "/api/wreaths/:id/picture.svg" do
+            plan = store.wreaths.find(id)["plan"]
+            digest = store.kept.digest("picture", plan)
             attachment "wreath-#{id}.svg"
             content_type "image/svg+xml"
-            asked(:picture, store.wreaths.find(id)["plan"])
+            # The same plan gives the same picture: whoever has it need not be sent it again.
+            etag digest
+            store.kept.fetch(digest) { asked(:picture, plan) }
+          end
+
+          get("/api/wreaths/list") { JSON.generate("wreaths" => store.wreaths.listed_with(store.kept)) }
+
+          get "/api/wreaths/:id/summary" do
+            plan = store.wreaths.find(id)["plan"]
+            store.kept.fetch(store.kept.digest("summary", plan)) { asked(:summary, plan) }
           end
 
           get "/api/wreaths/:id/cut-sheet.csv" do

@@ -26,6 +26,30 @@ module Server
         }
       end
 
+      # All of them as a list shows them, without their plans; with what is kept of each.
+      # @param kept [Kept]
+      # @return [Array<Hash>]
+      def listed_with(kept)
+        wreaths = all
+        digests = wreaths.to_h { |each| [each["id"], kept.digest("summary", each["plan"])] }
+        summaries = kept.of(digests.values)
+        wreaths.map do |each|
+          digest = digests.fetch(each["id"])
+          {**each.slice(*IN_A_LIST), "digest" => digest[0, 16], "about" => about(each["plan"]),
+           "summary" => summaries[digest] && JSON.parse(summaries[digest])}.compact
+        end
+      end
+
+      # The words that a plan is found by before it is worked: its form, its layers, what they are made of.
+      def about(plan)
+        form = plan["form"].is_a?(Hash) ? plan["form"] : {}
+        layers, materials = %w[layers materials].map { |list| Array(plan[list]).grep(Hash) }
+        methods = layers.filter_map { Lantern::Plan::Methods.find(_1["method"])&.title }
+        [form["base"], form["shape"], *methods, *materials.map { _1["name"] }].grep(String).join(" ")[0, 400]
+      end
+
+      IN_A_LIST = %w[id version updated_at name cut occasion made problem].freeze
+
       # The wreaths of an occasion that are still to be cut, or were cut with it; those cut by themselves
       # have had their material.
       # @param cut_action [Integer, nil] that of the occasion

@@ -7,7 +7,7 @@ RSpec.describe "The lists", :browser, :store do
     load_demo
     visit "/"
     expect(page).to have_css("h2", count: 27)
-    expect(page).to have_css("li svg[role=img]", count: 27, visible: :all)
+    expect(page).to have_css("li img", count: 27, visible: :all)
     expect(page).to have_css("li", text: /Door 7, rope ring.*10\.50 to pay/m)
     expect(page).to have_css("li", text: /Door 18, rust stripes.*The stash is enough/m)
     expect(page).to be_axe_clean
@@ -116,7 +116,7 @@ RSpec.describe "The lists", :browser, :store do
     RealStore.store.wreaths.add(plan(name: "Door 40, too wide", form: {"inside" => 20}))
     page.driver.clear_network_traffic
     visit "/"
-    expect(page).to have_css("li svg[role=img]", count: 27, visible: :all)
+    expect(page).to have_css("li img", count: 27, visible: :all)
     expect(page).to have_css("li", text: /Door 40, too wide.*The opening \(20 in\) must be smaller/m)
     open_wreath("marigold", "trim")
     open_wreath("marigold", "form")
@@ -146,12 +146,48 @@ RSpec.describe "The lists", :browser, :store do
     day = paper.call
     select "Evening", from: "Look"
     expect(paper.call).not_to eq day
-    expect(page).to have_css("li svg[role=img]", count: 27, visible: :all)
+    expect(page).to have_css("li img", count: 27, visible: :all)
     expect(page).to be_axe_clean(["color-contrast"])
     page.refresh
     expect(page).to have_select("Look", selected: "Evening")
     expect(paper.call).not_to eq day
     select "Day", from: "Look"
     expect(paper.call).to eq day
+  end
+
+  it "looks through wreaths, sorts, groups and copies them" do
+    load_demo
+    visit "/"
+    expect(page).to have_css("li h2", count: 27)
+    fill_in "Look for a wreath", with: "wire star"
+    expect(page).to have_css("li h2", text: "Door 24, star")
+    expect(page).to have_no_css("li h2", text: "Door 7, rope ring")
+    fill_in "Look for a wreath", with: "<b>"
+    expect(page).to have_text("No wreath is called so.")
+    fill_in "Look for a wreath", with: ""
+    select "By name", from: "In order"
+    expect(page).to have_css("li:first-child h2", text: "Door 1, ribbon laid in")
+    select "By occasion", from: "Groups"
+    expect(page).to have_css("li p", text: "Lantern walk")
+    expect(page).to have_css("li p", text: "On no occasion")
+    expect(page).to be_axe_clean
+    click_on "Copy Door 7, rope ring"
+    expect(page).to have_css("footer li")
+    expect(page).to have_field("Name of the wreath", with: "Door 7, rope ring, a copy")
+    names = RealStore.store.wreaths.all.map { _1["name"] }
+    expect(names).to include("Door 7, rope ring", "Door 7, rope ring, a copy")
+  end
+
+  it "turns the pages of a thousand wreaths, few of them on the page" do
+    row = {plan: JSON.generate(plan(materials: [rope], layers: [layer("rope_coil", "rope")]))}
+    RealStore.database[:wreaths].multi_insert(Array.new(1000) { |i| row.merge(name: "Wreath #{i + 1}") })
+    visit "/"
+    expect(page).to have_css("li h2", count: 48)
+    expect(page).to have_text("1000 planned")
+    expect(page.evaluate_script("document.querySelectorAll('*').length")).to be < 3000
+    click_on "Next"
+    expect(page).to have_css("li h2", text: /\AWreath 49\z/)
+    fill_in "Look for a wreath", with: "Wreath 999"
+    expect(page).to have_css("li h2", count: 1)
   end
 end

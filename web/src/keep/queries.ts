@@ -1,5 +1,14 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query"
-import { answered, api, type Plan, type Problem, type Units, type WorkedOccasion, type WorkedPlan } from "./client"
+import {
+  answered,
+  api,
+  type ListedWreath,
+  type Plan,
+  type Problem,
+  type Units,
+  type WorkedOccasion,
+  type WorkedPlan,
+} from "./client"
 import { keys } from "./keys"
 
 export const useDeclarations = () =>
@@ -18,6 +27,20 @@ export const useSettings = () =>
 
 export const useWreaths = () =>
   useQuery({ queryKey: keys.wreaths(), queryFn: async () => answered(await api.GET("/wreaths")).wreaths })
+
+/** All wreaths as a list shows them. */
+export const useWreathList = () =>
+  useQuery({ queryKey: keys.wreathList(), queryFn: async () => answered(await api.GET("/wreaths/list")).wreaths })
+
+/** A wreath in a line: as the list knows it, or as it is worked now. */
+export const useSummary = ({ id, digest, summary, problem }: ListedWreath) =>
+  useQuery({
+    queryKey: keys.summary(id, digest),
+    enabled: !summary && !problem,
+    staleTime: Infinity,
+    initialData: summary,
+    queryFn: async () => answered(await api.GET("/wreaths/{id}/summary", { params: { path: { id } } })),
+  }).data
 
 export const useStash = (units?: Units) =>
   useQuery({

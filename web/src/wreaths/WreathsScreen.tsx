@@ -1,21 +1,17 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query"
+import { useState } from "react"
 import { Link } from "react-router"
-import { Thumbnail } from "../drawing/Thumbnail"
-import { answered, api, type WorkedPlan, type Wreath } from "../keep/client"
-import { askAgain } from "../keep/keys"
-import { useWork, useWreaths } from "../keep/queries"
+import { useOccasions, useWreathList } from "../keep/queries"
 import { Deleted } from "../pieces/Deleted"
 import { Page } from "../pieces/Page"
-import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
 import { Keeping } from "./Keeping"
-import { money } from "../pieces/money"
+import { arranged, found, groupings, ON_A_PAGE, orders } from "./listing"
+import { WreathRow } from "./WreathRow"
 
 /** All wreaths, each drawn, with whether the stash is enough and what is to be paid. */
 export function WreathsScreen() {
   const [units, setUnits] = useUnits()
-  const wreaths = useWreaths()
-  const error = wreaths.error
+  const wreaths = useWreathList()
   return (
     <Page title="Wreaths" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-7xl px-4 py-4 sm:px-6">
@@ -26,9 +22,9 @@ export function WreathsScreen() {
             New wreath
           </Link>
         </div>
-        {error && (
+        {wreaths.isError && (
           <p role="alert" className="font-semibold text-error">
-            {error.message}
+            {wreaths.error.message}
           </p>
         )}
         {wreaths.data?.length === 0 && (
@@ -36,11 +32,7 @@ export function WreathsScreen() {
             Pick a form and see it covered, with what to cut, what to buy and what it costs.
           </p>
         )}
-        <ul className="grid gap-x-8 md:grid-cols-2">
-          {wreaths.data?.map((wreath) => (
-            <Row key={wreath.id} wreath={wreath} />
-          ))}
-        </ul>
+        {wreaths.data && wreaths.data.length > 0 && <List wreaths={wreaths.data} />}
         <Deleted shelf="wreaths" />
         <Keeping />
       </main>
@@ -48,71 +40,81 @@ export function WreathsScreen() {
   )
 }
 
-function Row({ wreath }: { wreath: Wreath }) {
-  const work = useWork(wreath.problem ? undefined : wreath.plan).data
-  const queries = useQueryClient()
-  const remove = useMutation({
-    mutationFn: async () => {
-      const params = { path: { id: wreath.id }, query: { version: wreath.version } }
-      return answered(await api.DELETE("/wreaths/{id}", { params }))
-    },
-    onSettled: () => askAgain(queries, ["wreaths", "bin"]),
-  })
-  const worked = work?.worked
-  const to = `/wreaths/${wreath.id}/cover`
+type Listed = NonNullable<ReturnType<typeof useWreathList>["data"]>
+
+/** Looked through, in order, in groups, page by page. */
+function List({ wreaths }: { wreaths: Listed }) {
+  const [text, setText] = useState("")
+  const [order, setOrder] = useState("planned")
+  const [grouping, setGrouping] = useState("none")
+  const [page, setPage] = useState(0)
+  const occasions = Object.fromEntries((useOccasions().data ?? []).map(({ id, name }) => [id, name]))
+  const all = arranged(found(wreaths, text), order, grouping, occasions)
+  const pages = Math.max(Math.ceil(all.length / ON_A_PAGE), 1)
+  const now = Math.min(page, pages - 1)
+  const shown = all.slice(now * ON_A_PAGE, (now + 1) * ON_A_PAGE)
+  const turn = (to: number) => {
+    setPage(to)
+    window.scrollTo({ top: 0 })
+  }
   return (
-    <li className="flex items-center gap-4 border-b border-base-300 py-3">
-      <Link to={to} className="h-32 w-32 shrink-0" tabIndex={-1} aria-hidden="true">
-        {worked && <Thumbnail drawing={worked.drawing} materials={wreath.plan.materials ?? []} label={wreath.name} />}
-      </Link>
-      <div className="min-w-0 flex-1">
-        <h2 className="text-lg leading-snug">
-          <Link className="hover:underline" to={to}>
-            {wreath.name}
-          </Link>
-        </h2>
-        {worked && <Answers worked={worked} />}
-        {(wreath.problem || (work && !worked)) && (
-          <p className="text-sm">
-            <span className="font-semibold text-error">Cannot be worked yet: </span>
-            <Prose>{wreath.problem ?? work?.problems[0]?.says ?? ""}</Prose>
-          </p>
-        )}
-        <button
-          type="button"
-          className="link-button text-sm text-quiet"
-          onClick={() => remove.mutate()}
-          aria-label={`Delete ${wreath.name}`}
-        >
-          Delete
-        </button>
+    <>
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2 pb-2">
+        <input
+          type="search"
+          aria-label="Look for a wreath"
+          placeholder="Look for a wreath"
+          className="field-input w-64 text-left"
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value)
+            setPage(0)
+          }}
+        />
+        <Choosing label="In order" value={order} choices={orders} onChange={setOrder} />
+        <Choosing label="Groups" value={grouping} choices={groupings} onChange={setGrouping} />
       </div>
-    </li>
+      {all.length === 0 && <p className="py-6 text-quiet">No wreath is called so.</p>}
+      <ul className="grid gap-x-8 md:grid-cols-2">
+        {shown.map(({ wreath, group }, index) => (
+          <WreathRow key={wreath.id} wreath={wreath} group={group === shown[index - 1]?.group ? "" : group} />
+        ))}
+      </ul>
+      {pages > 1 && (
+        <nav aria-label="Pages" className="flex items-center gap-4 py-3">
+          <button type="button" className="plain-button" disabled={now === 0} onClick={() => turn(now - 1)}>
+            Before
+          </button>
+          <span>
+            Page {now + 1} of {pages}
+          </span>
+          <button type="button" className="plain-button" disabled={now === pages - 1} onClick={() => turn(now + 1)}>
+            Next
+          </button>
+        </nav>
+      )}
+    </>
   )
 }
 
-/** What a wreath is, whether the stash is enough for it, and its first figures. */
-function Answers({ worked }: { worked: WorkedPlan }) {
-  const pay = Number(worked.cost.to_buy) > 0
-  const short = worked.materials.some((material) => material.short > 0)
-  const size = worked.drawing.dimensions.find((each) => !each.inset && !each.across && !each.follows)?.says ?? ""
-  const layers = worked.layers.map((layer) => layer.title).join(", ") || "No covering yet"
-  const figures = worked.tape.filter((figure) => figure.key === "count" || figure.key === "needed").slice(0, 2)
-  const verdict = short ? "Not enough" : pay ? `${money(worked.cost.to_buy)} to pay` : "The stash is enough"
+interface ChoosingProps {
+  label: string
+  value: string
+  choices: Record<string, { says: string }>
+  onChange: (value: string) => void
+}
+
+function Choosing({ label, value, choices, onChange }: ChoosingProps) {
   return (
-    <>
-      <p className="text-sm text-quiet">
-        <Prose>{`${layers} on a ${worked.form.base} ${worked.form.shape}, ${size}`}</Prose>
-      </p>
-      <p className="pt-1">
-        <span className={`font-semibold ${short ? "text-error" : pay ? "" : "text-secondary"}`}>{verdict}</span>
-        {figures.map((figure) => (
-          <span key={figure.id} className="text-quiet">
-            {" "}
-            · <Prose>{`${figure.figure} ${figure.says}`}</Prose>
-          </span>
+    <label className="flex items-center gap-2">
+      {label}
+      <select className="field-input w-40 text-left" value={value} onChange={(event) => onChange(event.target.value)}>
+        {Object.entries(choices).map(([name, { says }]) => (
+          <option key={name} value={name}>
+            {says}
+          </option>
         ))}
-      </p>
-    </>
+      </select>
+    </label>
   )
 }

@@ -1,0 +1,116 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query"
+import { Link, useNavigate } from "react-router"
+import { answered, api, type ListedWreath } from "../keep/client"
+import { askAgain } from "../keep/keys"
+import { useSummary } from "../keep/queries"
+import { money } from "../pieces/money"
+import { Prose } from "../pieces/Prose"
+
+/** One wreath in the list: its picture, what it is, and what becomes of it. */
+export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: string }) {
+  const summary = useSummary(wreath)
+  const to = `/wreaths/${wreath.id}/cover`
+  const problem = wreath.problem ?? summary?.problem
+  return (
+    <>
+      {group && (
+        <li className="col-span-full pt-4">
+          <p className="font-display text-lg font-bold">{group}</p>
+        </li>
+      )}
+      <li className="flex items-center gap-4 border-b border-base-300 py-3">
+        <Link to={to} className="h-32 w-32 shrink-0" tabIndex={-1} aria-hidden="true">
+          {!problem && (
+            <img
+              src={`/api/wreaths/${wreath.id}/picture.svg?of=${wreath.digest}`}
+              alt=""
+              loading="lazy"
+              className="h-full w-full object-contain"
+            />
+          )}
+        </Link>
+        <div className="min-w-0 flex-1">
+          <h2 className="text-lg leading-snug">
+            <Link className="hover:underline" to={to}>
+              {wreath.name}
+            </Link>
+          </h2>
+          {summary?.says && <Answers summary={summary} />}
+          {problem && (
+            <p className="text-sm">
+              <span className="font-semibold text-error">Cannot be worked yet: </span>
+              <Prose>{problem}</Prose>
+            </p>
+          )}
+          <Actions wreath={wreath} />
+        </div>
+      </li>
+    </>
+  )
+}
+
+function Answers({ summary }: { summary: NonNullable<ListedWreath["summary"]> }) {
+  const pay = Number(summary.to_buy) > 0
+  const verdict = summary.short ? "Not enough" : pay ? `${money(summary.to_buy)} to pay` : "The stash is enough"
+  const weight = summary.short ? "text-error" : pay ? "" : "text-secondary"
+  return (
+    <>
+      <p className="text-sm text-quiet">
+        <Prose>{summary.says ?? ""}</Prose>
+      </p>
+      <p className="pt-1">
+        <span className={`font-semibold ${weight}`}>{verdict}</span>
+        {summary.figures?.map((figure) => (
+          <span key={figure} className="text-quiet">
+            {" "}
+            · <Prose>{figure}</Prose>
+          </span>
+        ))}
+      </p>
+    </>
+  )
+}
+
+/** Copied, with the copy opened; or deleted, and brought back from the bin. */
+function Actions({ wreath }: { wreath: ListedWreath }) {
+  const queries = useQueryClient()
+  const navigate = useNavigate()
+  const copy = useMutation({
+    mutationFn: async () => {
+      const { plan } = answered(await api.GET("/wreaths/{id}", { params: { path: { id: wreath.id } } }))
+      return answered(await api.POST("/wreaths", { body: { plan: { ...plan, name: `${wreath.name}, a copy` } } }))
+    },
+    onSuccess: (made) => {
+      void askAgain(queries, ["wreaths"])
+      void navigate(`/wreaths/${made.id}/cover`)
+    },
+  })
+  const remove = useMutation({
+    mutationFn: async () => {
+      const params = { path: { id: wreath.id }, query: { version: wreath.version } }
+      return answered(await api.DELETE("/wreaths/{id}", { params }))
+    },
+    onSettled: () => askAgain(queries, ["wreaths", "bin"]),
+  })
+  const failed = copy.error ?? remove.error
+  return (
+    <p className="flex flex-wrap gap-4 text-sm text-quiet">
+      <button type="button" className="link-button" onClick={() => copy.mutate()} aria-label={`Copy ${wreath.name}`}>
+        Copy
+      </button>
+      <button
+        type="button"
+        className="link-button"
+        onClick={() => remove.mutate()}
+        aria-label={`Delete ${wreath.name}`}
+      >
+        Delete
+      </button>
+      {failed && (
+        <span role="alert" className="font-semibold text-error">
+          {failed.message}
+        </span>
+      )}
+    </p>
+  )
+}

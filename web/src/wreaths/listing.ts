@@ -1,0 +1,51 @@
+import type { ListedWreath } from "../keep/client"
+
+/** As many wreaths stand on a page. */
+export const ON_A_PAGE = 48
+
+export const orders: Record<string, { says: string; by: (a: ListedWreath, b: ListedWreath) => number }> = {
+  planned: { says: "As planned", by: (a, b) => a.id - b.id },
+  changed: { says: "Changed last", by: (a, b) => b.updated_at.localeCompare(a.updated_at) || b.id - a.id },
+  name: { says: "By name", by: (a, b) => a.name.localeCompare(b.name, "en", { numeric: true }) },
+  cost: { says: "Least to pay", by: (a, b) => pay(a) - pay(b) || a.id - b.id },
+}
+
+const pay = ({ summary }: ListedWreath) => (summary?.to_buy === undefined ? Infinity : Number(summary.to_buy))
+
+export const groupings: Record<string, { says: string; of: (each: ListedWreath, occasions: Names) => string }> = {
+  none: { says: "Not grouped", of: () => "" },
+  occasion: {
+    says: "By occasion",
+    of: ({ occasion }, names) => (occasion == null ? "On no occasion" : (names[occasion] ?? "On no occasion")),
+  },
+  form: { says: "By form", of: ({ summary }) => sentence(summary?.form ?? "other forms") },
+  state: { says: "By state", of: stateOf },
+}
+
+type Names = Record<number, string>
+
+/** How far a wreath is. */
+export function stateOf({ made, cut, problem, summary }: ListedWreath): string {
+  if (made > 0) return "Made"
+  if (cut) return "Cut"
+  return problem || summary?.problem ? "Not to be worked yet" : "Planned"
+}
+
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** Those in which every word that is looked for stands somewhere. */
+export function found(wreaths: ListedWreath[], text: string): ListedWreath[] {
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean)
+  const said = ({ name, about, summary }: ListedWreath) =>
+    [name, about, summary?.says ?? "", ...(summary?.figures ?? [])].join(" ").toLowerCase()
+  return wreaths.filter((each) => words.every((word) => said(each).includes(word)))
+}
+
+/** In order, the groups one after another; each group begins where its name stands. */
+export function arranged(wreaths: ListedWreath[], order: string, grouping: string, occasions: Names) {
+  const of = (groupings[grouping] ?? groupings.none!).of
+  const by = (orders[order] ?? orders.planned!).by
+  return wreaths
+    .map((wreath) => ({ wreath, group: of(wreath, occasions) }))
+    .sort((a, b) => a.group.localeCompare(b.group, "en", { numeric: true }) || by(a.wreath, b.wreath))
+}
