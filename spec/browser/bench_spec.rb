@@ -161,4 +161,43 @@ RSpec.describe "The bench on the screen", :browser, :store do
     arrived
     expect(RealStore.store.bench.state(id)["counts"]["base.coil"]).to eq 6
   end
+
+  it "counts by the pedals of a page-turner, and takes back by them" do
+    at_the_bench("undyed rope")
+    find("nav[aria-label=Steps] button", text: "Coil the cord").click
+    expect(page).to have_css("h2", text: "Coil the cord")
+    press(:pagedown, :down, :pagedown)
+    expect(page).to have_css("[data-count]", text: /\A3\z/)
+    press(:pageup)
+    expect(page).to have_css("[data-count]", text: /\A2\z/)
+    arrived
+  end
+
+  it "writes a step of its own where the need for it is seen, changes it and takes it out" do
+    id = at_the_bench("undyed rope")
+    find("nav[aria-label=Steps] button", text: "Coil the cord").click
+    expect(page).to have_css("h2", text: "Coil the cord")
+    click_on "Add a step of your own behind this"
+    within("dialog") do
+      fill_in "What", with: "Singe the fuzz"
+      fill_in "Minutes", with: "7"
+      expect(page).to be_axe_clean
+      click_on "Add it"
+    end
+    expect(page).to have_css("nav[aria-label=Steps] button", text: /Singe the fuzz\n7 min/)
+    own = -> { RealStore.store.wreaths.find(id)["plan"]["steps"] }
+    coil = RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["method"] == "rope_coil" }["id"]
+    expect(own.call).to eq [{"after" => coil, "title" => "Singe the fuzz", "minutes" => 7}]
+    find("nav[aria-label=Steps] button", text: "Singe the fuzz").click
+    click_on "Change this step"
+    within("dialog") do
+      fill_in "Minutes", with: "9"
+      click_on "Save"
+    end
+    expect(page).to have_css("nav[aria-label=Steps] button", text: /Singe the fuzz\n9 min/)
+    click_on "Change this step"
+    within("dialog") { click_on "Take it out" }
+    expect(page).to have_no_css("nav[aria-label=Steps] button", text: "Singe the fuzz")
+    expect(own.call).to eq []
+  end
 end

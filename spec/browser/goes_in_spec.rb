@@ -67,4 +67,17 @@ RSpec.describe "What goes into a wreath, on the screen", :browser, :store do
     expect(plan["materials"].find { _1["name"] == "Rust jute" }["id"]).to eq plan["layers"][0]["material"]
     expect(RealStore.store.materials.all.map { _1["material"]["name"] }).to include "Rust jute"
   end
+
+  it "covers ribs by their numbers, written in one line" do
+    id = open_wreath("star with lit arms", "cover")
+    find("label", text: "Strips along the ribs").click
+    find("summary", text: "Finer points").click
+    fill_in "Which ribs", with: "1, 3"
+    expect(page).to have_css("tr", text: "2 strips")
+    saved
+    ribs = -> { RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["method"] == "ribs" }["which"] }
+    expect(ribs.call).to eq [1, 3]
+    fill_in "Which ribs", with: "1, 9"
+    expect(page).to have_css("[role=alert]", text: /rib 9|ribs/)
+  end
 end

@@ -55,8 +55,10 @@ RSpec.describe "Plain words" do
     expect(found.uniq).to eq []
   end
 
+  # Every form in inches; in centimetres the wire ring and the gourd, on which everything can lie.
   it "are on every covering, trim and hanging, on eight forms, in inches and in centimetres" do
-    found = forms.product(layer_kinds, %w[in cm]).flat_map do |form, kind, units|
+    cases = forms.product(layer_kinds, %w[in]) + [forms[0], gourd].product(layer_kinds, %w[cm])
+    found = cases.flat_map do |form, kind, units|
       document = plan(form:, materials: stash, layers: [any_layer(kind)])
       document = Lantern::Plan::Units.change(document, to: units) unless units == "in"
       read("work" => Lantern.work(document))

@@ -7,6 +7,7 @@ import { Actions } from "./Actions"
 import { Counter } from "./Counter"
 import { FinishForm } from "./FinishForm"
 import { Move } from "./Move"
+import { OwnStep } from "./OwnStep"
 import { Progress } from "./Progress"
 import { StepTape } from "./StepTape"
 import { toGo } from "./toGo"
@@ -70,7 +71,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
       ) : (
         <main
           className="grid min-h-0 flex-1 gap-6 px-4 pb-4 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,11fr)]"
-          onClick={(event) => !(event.target as HTMLElement).closest("button, a") && count(1)}
+          onClick={(event) => !(event.target as HTMLElement).closest("button, a, dialog") && count(1)}
         >
           <section
             aria-label="As far as it is made"
@@ -105,6 +106,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
             />
             {current === 0 && <p className="text-lg">Have ready: {worked.tools?.join(", ")}.</p>}
             <Doing step={step} />
+            {!round && <OwnStep wreath={wreath} step={step} />}
           </section>
         </main>
       )}

@@ -11,17 +11,22 @@ interface Ways {
   onGo: (index: number) => void
 }
 
+/** What a page-turner’s pedals send. */
+const PEDAL_ON = ["PageDown", "ArrowDown"]
+const PEDAL_BACK = ["PageUp", "ArrowUp"]
+
 /** Space counts, Backspace takes back, the arrows go from step to step. */
 export function useBenchKeys({ off, counted, action, current, onCount, onGo }: Ways) {
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
       const at = event.target as HTMLElement
-      if (off || at.matches("input, textarea, select") || event.ctrlKey || event.metaKey || event.altKey) return
+      if (off || at.closest("input, textarea, select, dialog")) return
+      if (event.ctrlKey || event.metaKey || event.altKey) return
       // Space always counts, so that one more than planned is counted too and does not turn the page.
       const counting = at === action.current && counted
       const own = at.matches("button, a") && !counting
-      if (event.key === " " && !own) onCount(1)
-      else if (event.key === "Backspace" || event.key === "-") onCount(-1)
+      if ((event.key === " " && !own) || PEDAL_ON.includes(event.key)) onCount(1)
+      else if (["Backspace", "-", ...PEDAL_BACK].includes(event.key)) onCount(-1)
       else if (event.key === "ArrowRight") onGo(current + 1)
       else if (event.key === "ArrowLeft") onGo(Math.max(current - 1, 0))
       else return

@@ -61,6 +61,7 @@ function Control(props: Props & { id: string }) {
     const none = field.default_says ? sentence(field.default_says) : "Choose one"
     return <Select id={id} label={field.label} value={text} none={none} choices={choices} onChange={onChange} />
   }
+  if (field.kind === "list") return <Counts {...props} />
   if (field.kind === "switch") {
     return (
       <input
@@ -133,6 +134,30 @@ function Written({ field, value, understood, fallback, problem, onChange, id }: 
       onChange={(event) => {
         setDraft(event.target.value)
         onChange(written(event.target.value, field, kept))
+      }}
+    />
+  )
+}
+
+/** Several whole numbers, written one after another: "1, 3". */
+function Counts({ field, value, problem, onChange, id }: Props & { id: string }) {
+  const [draft, setDraft] = useState<string>()
+  const numbers = Array.isArray(value) ? value.map(String).join(", ") : ""
+  return (
+    <input
+      id={id}
+      className="field-input"
+      type="text"
+      aria-label={field.label}
+      value={draft ?? numbers}
+      placeholder={field.default_says}
+      aria-invalid={problem !== undefined}
+      onFocus={() => setDraft(numbers)}
+      onBlur={() => setDraft(undefined)}
+      onChange={(event) => {
+        setDraft(event.target.value)
+        const said = event.target.value.split(/[\s,;]+/).filter(Boolean)
+        onChange(said.length > 0 ? said.map((each) => (/^\d+$/.test(each) ? Number(each) : each)) : undefined)
       }}
     />
   )

@@ -169,7 +169,10 @@ function Materials({ plan, layer, known, covering, place, change, problemAt, onC
   )
 }
 
-const plain = (field: Field) => !["list", "record"].includes(field.kind)
+/** A list of numbers is written in one line; how colours are mixed is said beside them. */
+const numbers = (field: Field) => field.kind === "list" && field.of?.kind === "count" && field.name !== "mix"
+
+const plain = (field: Field) => !["list", "record"].includes(field.kind) || numbers(field)
 
 /** The options of a layer, drawn from what it declares: plain ones, lists, records, and the finer points. */
 function Options(controls: Controls) {
@@ -229,6 +232,8 @@ function Options(controls: Controls) {
 function control(controls: Controls, field: Field, name = field.name) {
   const { plan, worked, problems, layer, known, shown, place, change, problemAt } = controls
   const at = `${place}.${name}`
+  // What is wrong with one of a list is said beside the list.
+  const within = field.kind === "list" ? problems.find((problem) => problem.at.startsWith(`${at}.`))?.says : undefined
   return (
     <FieldControl
       key={`${layer.method}.${name}`}
@@ -237,7 +242,7 @@ function control(controls: Controls, field: Field, name = field.name) {
       value={valueAt(plan, at)}
       understood={problems.length > 0 ? undefined : worked?.lengths[at]}
       fallback={shown?.settings[name]}
-      problem={problemAt(at)}
+      problem={problemAt(at) ?? within}
       materials={known}
       layers={controls.others}
       onChange={(value) => change(put(plan, at, value))}
