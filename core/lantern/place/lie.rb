@@ -51,7 +51,7 @@ module Lantern
 
       def to_h(scale)
         {
-          "layer" => layer, "key" => key.to_s, "unit" => unit.key.to_s, "what" => called || unit.word(front.size),
+          "layer" => layer, "key" => key.to_s, "unit" => unit.key.to_s, "what" => called || unit.word((front.empty? ? back : front).size),
           "kind" => self.class.kind.to_s,
           "materials" => materials.map(&:id), "width" => scale.number(width),
           "front" => items(front, scale), "back" => items(back, scale)

@@ -91,7 +91,7 @@ module Lantern
           count = alike.sum { _1["count"] }
           all = Measure::Length.long_text(alike.sum { _1["length"] }, units: @occasion.units)
           {"wreath" => wreath, "material" => first["name"], "count" => count, "what" => what(first, count),
-           "says" => first["run"] ? "#{all} altogether" : first["says"]}
+           "says" => first["run"] ? all : first["says"]}
         end
       end
     end
