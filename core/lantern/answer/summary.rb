@@ -15,7 +15,8 @@ module Lantern
 
       # @return [Hash] ready for JSON
       def to_h
-        {"says" => "#{layers} on a #{@work.form.base} #{@work.form.shape}#{", #{size}" if size}", "to_buy" => bill["to_buy"],
+        form = "#{@work.form.base} #{@work.form.shape}"
+        {"says" => "#{layers} on a #{form}#{", #{size}" if size}", "to_buy" => bill["to_buy"],
          "short" => !@work.enough?, "figures" => figures.map { "#{_1["figure"]} #{_1["says"]}" },
          "minutes" => @work.course.minutes.round, "form" => shape}
       end

@@ -51,7 +51,7 @@ module Lantern
 
       def to_h(scale)
         {
-          "layer" => layer, "key" => key.to_s, "unit" => unit.key.to_s, "what" => called || unit.word((front.empty? ? back : front).size),
+          "layer" => layer, "key" => key.to_s, "unit" => unit.key.to_s, "what" => called || word,
           "kind" => self.class.kind.to_s,
           "materials" => materials.map(&:id), "width" => scale.number(width),
           "front" => items(front, scale), "back" => items(back, scale)
@@ -59,6 +59,9 @@ module Lantern
       end
 
       private
+
+      # Behind the form alone lies what is counted there.
+      def word = unit.word((front.empty? ? back : front).size)
 
       def items(list, scale)
         list.map { |item| {"points" => scale.points(item[:points]), "colour" => item[:colour] || 0} }
