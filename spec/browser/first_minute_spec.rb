@@ -65,4 +65,17 @@ RSpec.describe "The first minute", :browser, :store do
     expect(page).to have_no_css("[role=alert]")
     expect(page).to have_button("Next: what have you got?", disabled: false)
   end
+
+  it "shows what the keys do by a question mark, but not while one is typed" do
+    open_wreath("rope ring", "cover")
+    find_field("Name of the wreath").send_keys("?")
+    expect(page).to have_field("Name of the wreath", with: /\?/)
+    expect(page).to have_no_css("dialog")
+    find("button", text: "Front").send_keys("?")
+    expect(page).to have_css("dialog h2", text: "What the keys do")
+    expect(page).to have_css("dialog dt", text: "Page Down")
+    expect(page).to be_axe_clean
+    click_on "Close"
+    expect(page).to have_no_css("dialog")
+  end
 end

@@ -10,6 +10,7 @@ import { NotebookScreen } from "./notebook/NotebookScreen"
 import { OccasionScreen } from "./occasions/OccasionScreen"
 import { OccasionsScreen } from "./occasions/OccasionsScreen"
 import { StashScreen } from "./stash/StashScreen"
+import { KeyMap } from "./pieces/KeyMap"
 import { showTheme } from "./pieces/theme"
 import "./styles.css"
 import { WreathScreen } from "./wreath/WreathScreen"
@@ -23,6 +24,7 @@ createRoot(document.getElementById("root")!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <BrowserRouter>
+        <KeyMap />
         <InOurCurrency>
           <Routes>
             <Route path="/" element={<WreathsScreen />} />
