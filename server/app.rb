@@ -25,9 +25,6 @@ module Server
       def says = "The request is not as it should be: #{message.sub(/#\/\S+ ?/, "").strip}."
     end
 
-    # What is sent smaller to whoever can read it so.
-    SMALLER = %r{\A(application/json|image/svg|text/(html|css|javascript|csv)|application/javascript)}
-
     # What a request's own name looks like.
     NAME = /\A[A-Za-z0-9_-]{8,80}\z/
 
@@ -45,8 +42,6 @@ module Server
       # What whoever looks after the database last saw of it.
       set :database_there, true
       set :answers, Answers.new
-      # Texts travel small; pictures and archives are small already, or are written as they are sent.
-      use Rack::Deflater, if: ->(_env, _status, headers, _body) { headers["content-type"].to_s.match?(SMALLER) }
       use JsonBody
       use Committee::Middleware::RequestValidation, schema_path: CONTRACT, prefix: "/api", error_class: Breach,
         strict_reference_validation: true, parse_response_by_content_type: false

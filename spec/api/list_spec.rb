@@ -55,15 +55,6 @@ RSpec.describe "The list of wreaths", :api, :store do
     header "If-None-Match", nil
   end
 
-  it "travels small to whoever can read it so" do
-    ask(:post, "/wreaths", {plan: example_plan("door-7-rope-ring")})
-    header "Host", "localhost"
-    header "Accept-Encoding", "gzip"
-    get "/api/wreaths"
-    expect(last_response["content-encoding"]).to eq "gzip"
-    header "Accept-Encoding", nil
-  end
-
   it "holds a thousand, without their plans" do
     row = {plan: JSON.generate(plan(materials: [rope], layers: [layer("rope_coil", "rope")]))}
     RealStore.database[:wreaths].multi_insert(Array.new(1000) { |i| row.merge(name: "Wreath #{i}") })
