@@ -20,6 +20,8 @@ module Driving
     id = RealStore.store.wreaths.all.find { _1["name"].include?(name) }["id"]
     visit "/wreaths/#{id}/#{stage}"
     expect(page).to have_css("footer li")
+    # What a wise friend says comes beside the plan, and moves what stands below it.
+    page.driver.wait_for_network_idle
     id
   end
 

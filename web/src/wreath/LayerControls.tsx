@@ -59,9 +59,9 @@ export function LayerControls(props: Props) {
       <p className="text-quiet">{covering?.summary}</p>
       {covering?.stage !== "trim" && covering?.stage !== "hang" && <MethodRow {...controls} />}
       <Materials {...controls} />
-      {shown && worked && <Judgements {...controls} shown={shown} worked={worked} />}
       <Allowance plan={plan} layer={layer} onChange={onChange} />
       <Pace plan={plan} layer={layer} onChange={onChange} />
+      {shown && worked && <Judgements {...controls} shown={shown} worked={worked} />}
       <PartOfWay
         {...controls}
         onChange={controls.change}
