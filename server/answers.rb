@@ -28,6 +28,8 @@ module Server
       return Aside::Errands.call(errand, *given) if @aside.nil? || here?(errand, given.first)
       @aside.call(errand, *given, within: @within[errand], asker:)
     rescue Aside::Overdue
+      # What a wise friend would say is left out rather than the plan.
+      return call(:work, *given, asker:) if errand == :advised
       raise Lantern::Plan::Refused.new([Heavy.new(given.first).problem(@within[errand])])
     end
 

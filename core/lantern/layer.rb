@@ -106,6 +106,9 @@ module Lantern
     # @return [Array<Plan::Finding>] what {#findings} said, worked once
     def found = @found ||= findings.freeze
 
+    # @return [Array<String>] the codes of what is wrong with it, and not only worth knowing
+    def faults = found.reject { _1.level == :note }.map(&:code)
+
     # @return [Float] time at the bench: that of its steps
     def minutes = course.sum(&:minutes)
 

@@ -38,11 +38,18 @@ module Server
       # @yieldreturn [String]
       def fetch(digest)
         kept = rows.where(digest:).get(:body)
-        rows.where(digest:).exclude(used_on: Date.today).update(used_on: Date.today) if kept
-        kept || yield.tap { |body| rows.insert_ignore.insert(digest:, body:, used_on: Date.today) }
+        noting { rows.where(digest:).exclude(used_on: Date.today).update(used_on: Date.today) } if kept
+        kept || yield.tap { |body| noting { rows.insert_ignore.insert(digest:, body:, used_on: Date.today) } }
       end
 
       private
+
+      # What cannot be noted, on a full disk, is answered all the same.
+      def noting
+        yield
+      rescue Sequel::DatabaseError
+        nil
+      end
 
       def rows = @database[:kept_answers]
     end

@@ -11,8 +11,13 @@ module Server
         @database = database
       end
 
+      # As they are, or while the database is away as they were last: what is only worked out does not wait for it.
       # @return [Hash{String=>String}]
-      def all = USUAL.merge(rows.where(name: USUAL.keys).select_hash(:name, :value))
+      def all
+        @last = USUAL.merge(rows.where(name: USUAL.keys).select_hash(:name, :value))
+      rescue Sequel::Error
+        @last || USUAL
+      end
 
       # @param said [Hash] some of them
       # @return [Hash{String=>String}]

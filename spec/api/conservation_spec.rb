@@ -121,6 +121,18 @@ RSpec.describe "What is counted", :api, :store do
     expect(ask(:get, "/forms")["forms"]).to eq []
   end
 
+  it "refuses to save what is no length, and asks for what was left out of the two" do
+    ties = {"id" => "ties", "kind" => "tie", "name" => "Ties", "on_hand" => [3]}
+    said = ->(before) {
+      problems(plan(form: {"before" => {"state" => "strip", **before}}, materials: [rope, ties],
+        layers: [layer("rope_coil", "rope")]))
+    }
+    expect(said.call("saves" => "ties", "saved" => 60)).to match("form.before.saves" => /Ties is tie: only lengths/)
+    expect(said.call("saves" => "rope")).to match("form.before.saved" => /how much of it/)
+    expect(said.call("saved" => 60)).to match("form.before.saves" => /what of it/)
+    expect(said.call("saves" => "rope", "saved" => 60)).to eq({})
+  end
+
   it "brings into the stash what was saved of a covering that was stripped off" do
     ask(:post, "/materials", {units: "in", material: rope})
     before = {"state" => "strip", "saves" => "rope", "saved" => "60 in"}

@@ -38,6 +38,8 @@ module Lantern
         layer.working.map { _1.with(key: :"part_#{i + 1}_#{_1.key}", says: "Part #{i + 1}: #{_1.says}") }
       }
 
+      def faults = @layers.flat_map(&:faults).uniq
+
       def found = @found ||= @layers.flat_map(&:found).uniq(&:code)
 
       def course

@@ -95,6 +95,7 @@ module Lantern
           refuse_repeated_ids(read, reading)
           refuse_steps_after_nothing(read, reading)
           refuse_other_than_form(read, reading)
+          refuse_saving_what_is_no_length(read, reading)
           raise Refused.new(reading.problems) if reading.problems.any?
           units = read[:units].to_s
           money = Terms.of(read[:money])
@@ -120,6 +121,18 @@ module Lantern
           made = id && (read[:materials] || []).find { _1&.id == id }
           return if made.nil? || made.kind == :form
           reading.refuse("form.material", "#{made.name} is #{made.kind}; a form is a material of the kind “form”.")
+        end
+
+        def refuse_saving_what_is_no_length(read, reading)
+          before = read[:form]&.sizes&.fetch(:before, nil) or return
+          saved = before.saves && (read[:materials] || []).find { _1&.id == before.saves }
+          if saved && !saved.lengthwise?
+            reading.refuse("form.before.saves", "#{saved.name} is #{saved.kind}: only lengths of ribbon, rope or " \
+              "mesh are saved.")
+          end
+          return if before.saves.nil? == before.saved.nil?
+          key, says = before.saves ? [:saved, "how much of it"] : [:saves, "what of it"]
+          reading.refuse("form.before.#{key}", "Say #{says} is saved, too.")
         end
 
         def refuse_repeated_ids(read, reading)

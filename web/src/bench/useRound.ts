@@ -23,6 +23,7 @@ export function useRound(wreath: number): OneRound | undefined {
   const round = worked?.rounds.find(({ key }) => key === said.get("round"))
   if (!round || !step || !planned) return undefined
   const here = round.steps.findIndex((each) => planned[each.number - 1] === wreath)
+  if (here < 0) return undefined
   const next = round.steps[here + 1]
   const place = `wreath ${here + 1} of ${round.steps.length} at this step`
   const back = `/occasions/${occasion}?part=bench`

@@ -25,11 +25,10 @@ module Lantern
             "#{@table.money(costs)}.")
         end
 
-        def without(count) = if count.zero?
-                               "what you have is"
-                             else
-                               "#{count} #{(count == 1) ? "package is" : "packages are"}"
-                             end
+        def without(count)
+          return "what you have is" if count.zero?
+          "#{Measure::Words.count(count, "package")} #{(count == 1) ? "is" : "are"}"
+        end
 
         def enough(chance) = "enough #{Measure::Words.percent(chance)} of the time"
 

@@ -52,10 +52,7 @@ module Lantern
         end
 
         # What gives must not bring a new fault.
-        def worse?(layer, before)
-          codes = ->(each) { each.found.reject { _1.level == :note }.map(&:code) }
-          (codes.call(layer) - codes.call(before)).any?
-        end
+        def worse?(layer, before) = (layer.faults - before.faults).any?
 
         def piece(material, found)
           layer = @table.works[found.number].layers[found.index]

@@ -38,15 +38,13 @@ module Lantern
           cutting = work.stock.find { _1.material.id == other.id }
           return unless cutting.short.zero? && cutting.bought.empty?
           saves = @table.to_buy - work.to_buy
-          return unless saves.positive? && (faults(work.layers[index]) - faults(layer)).empty?
+          return unless saves.positive? && (work.layers[index].faults - layer.faults).empty?
           Piece.new(code: "stash_first", material: own.id, saves:, try: {layer.id => {"material" => other.id}},
             says: "You have enough #{other.name}#{unlike(own, other)}. It would do instead of #{own.name}, and saves " \
               "#{@table.money(saves)}.")
         rescue Plan::Refused
           nil
         end
-
-        def faults(layer) = layer.found.reject { _1.level == :note }.map(&:code)
 
         # How it differs across.
         def unlike(own, other)

@@ -70,9 +70,7 @@ module Lantern
         end
 
         # @return [BigDecimal] what the packages of a cutting come to
-        def self.price(cutting)
-          cutting.bought.sum(BigDecimal(0)) { |offer, count| cutting.material.offers[offer][:price] * count }
-        end
+        def self.price(cutting) = Cost::Entry.new(cutting, nil).to_buy
 
         private
 
