@@ -18,8 +18,8 @@ gem "rexml", "~> 3.4"
 gem "csv", "~> 3.3"
 gem "prawn", "~> 2.5"
 gem "prawn-table", "~> 0.2.2"
-gem "prawn-svg", "~> 0.40"
 gem "icalendar", "~> 2.10"
+gem "ruby-vips", "~> 2.2" # pictures, made safe; with Debian's libvips
 
 group :test do
   gem "rspec", "~> 3.13"
@@ -29,6 +29,7 @@ group :test do
   gem "cuprite", "~> 0.17"
   gem "ffi-geos", "~> 2.5" # GEOS, to check the geometry against
   gem "glpk", "~> 0.3.2" # GLPK, to check the cutting against
+  gem "matrix", "~> 0.4" # to check the photo's perspective against
   gem "pdf-reader", "~> 2.12" # to read what was printed
   gem "afm", "< 1" # its later versions want a later Ruby
   gem "standard", "~> 1.57"

@@ -152,9 +152,10 @@ module Server
     def sent = env["lantern.json"]
 
     # Asks the core, within its time and for as long as the asker is there.
-    def asked(errand, *given)
-      settings.answers.call(errand, *in_our_currency(given), asker: env["puma.socket"])
-    end
+    def asked(errand, *given) = asked_as_is(errand, *in_our_currency(given))
+
+    # The same of what is no plan.
+    def asked_as_is(errand, *given) = settings.answers.call(errand, *given, asker: env["puma.socket"])
 
     # A plan or an occasion that names no currency is reckoned in that of the application.
     def in_our_currency(given)

@@ -17,11 +17,13 @@ module Server
     FORMAT = "crisp-lantern/archive"
     VERSION = 2
     # In the order in which they may name each other.
-    TABLES = %i[settings materials actions occasions occasion_ticks wreaths entries ticks forms makes
+    TABLES = %i[settings pictures materials actions occasions occasion_ticks wreaths entries ticks forms makes
       bench_events].freeze
     # What follows from those, or lives for a day.
     DERIVED = %i[lots requests kept_answers].freeze
     BYTES = "bytes"
+    # Tables whose rows hold photos.
+    HEAVY = %i[makes pictures].freeze
     # Bytes of a statement, roughly; and rows.
     MOST_AT_ONCE = 1_000_000
     MOST_ROWS = 500
@@ -111,7 +113,7 @@ module Server
     def rows(table)
       keys = @database.schema(table, reload: true).select { |_, column| column[:primary_key] }.map(&:first)
       # Photo by photo: the numbers first, and then row after row.
-      @database[table].order(*keys).select_map(keys).each_slice((table == :makes) ? 1 : 1_000) do |some|
+      @database[table].order(*keys).select_map(keys).each_slice(HEAVY.include?(table) ? 1 : 1_000) do |some|
         @database[table].where(keys => some.map { Array(_1) }).order(*keys)
           .each { |row| yield row.to_h { |column, value| [column.to_s, said(value)] } }
       end

@@ -8,7 +8,7 @@ module Server
   class JsonBody
     MOST_BYTES = 1_000_000
     # A stash of fifty thousand lines; a wreath finished, its photo with it; everything there is.
-    MOST = {%r{\A/api/stash\.csv\z} => 5_000_000, %r{/finish\z} => 9_000_000,
+    MOST = {%r{\A/api/stash\.csv\z} => 5_000_000, %r{/finish\z} => 9_000_000, %r{\A/api/pictures\z} => 9_000_000,
             %r{\A/api/archive\.jsonl\z} => 4_000_000_000}.freeze
     # What is no JSON document, and is read line by line where it is asked for.
     LINES = "/api/archive.jsonl"

@@ -25,7 +25,8 @@ module Server
       began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
       status, headers, body = refusal(env) || @app.call(env)
       headers = headers.merge(ALWAYS)
-      headers["cache-control"] = "no-store" if env["PATH_INFO"].start_with?("/api/")
+      # What says itself how long it lasts is kept by this browser alone; everything else by none.
+      headers["cache-control"] ||= "no-store" if env["PATH_INFO"].start_with?("/api/")
       note(env, status, began)
       [status, headers, body]
     end

@@ -64,7 +64,7 @@ module Server
       Sequel::Migrator.run(database, MIGRATIONS)
     end
 
-    attr_reader :settings, :kept, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook,
+    attr_reader :settings, :kept, :pictures, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook,
       :backups
 
     # @param database [Sequel::Database]
@@ -75,6 +75,7 @@ module Server
       Store.migrate(database, backups:)
       @settings = Settings.new(database)
       @kept = Kept.new(database)
+      @pictures = Pictures.new(database)
       @ledger = Ledger.new(database)
       @materials = Materials.new(database, @ledger)
       @forms = Forms.new(database, answers)
@@ -145,6 +146,7 @@ module Server
     # What is old enough to go: what was deleted thirty days ago, and answers of more than a day.
     def tidy
       [@wreaths, @occasions, @materials].each(&:empty_bin)
+      @pictures.tidy
       @database[:requests].where { at < Sequel.lit("UTC_TIMESTAMP() - INTERVAL 1 DAY") }.delete
     end
 
@@ -161,4 +163,5 @@ require_relative "store/kept"
 require_relative "store/materials"
 require_relative "store/notebook"
 require_relative "store/occasions"
+require_relative "store/pictures"
 require_relative "store/wreaths"

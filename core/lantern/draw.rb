@@ -19,6 +19,7 @@ module Lantern
           "section" => Outline.section(form, lies, scale),
           "layers" => lies.map { _1.to_h(scale) },
           "gaps" => gaps("gap", layers.flat_map(&:gaps), plan.units),
+          "surfaces" => Surfaces.of(plan.materials, scale),
           "dimensions" => form.dimensions.map { dimension(_1, plan, scale) }
         }
       end

@@ -89,7 +89,8 @@ module Server
           [name.to_sym, value(table, column, value)]
         end
         check_material(row) if table == "materials"
-        check_photo(row) if table == "makes"
+        check_photo(row[:photo_type], row[:photo]) if table == "makes"
+        check_photo(row[:type], row[:bytes]) if table == "pictures"
         row
       rescue ArgumentError
         refuse("tables.#{table}", "A row of “#{table}” holds something that cannot be read.")
@@ -112,9 +113,9 @@ module Server
         refuse("tables.materials", "The material “#{row[:name].to_s[0, 40]}” cannot be read: its document is not JSON.")
       end
 
-      def check_photo(row)
-        return if row[:photo].nil? && row[:photo_type].nil?
-        return if Photo.picture?(row[:photo_type], row[:photo])
+      def check_photo(type, bytes)
+        return if bytes.nil? && type.nil?
+        return if Photo.picture?(type, bytes)
         refuse("tables.makes", "A photo in the archive is not the picture it says it is. Nothing was changed.")
       end
 

@@ -2,6 +2,7 @@
 
 require "json"
 require_relative "../../core/lantern"
+require_relative "../photo"
 
 module Server
   class Aside
@@ -14,7 +15,7 @@ module Server
           return if @loaded
           @loaded = true
           %w[cut_sheet occasion_sheet pattern_card template].each { require_relative "../files/#{_1}" }
-          %w[picture reader true_size].each { require_relative "../svg/#{_1}" }
+          %w[picture raster reader true_size].each { require_relative "../svg/#{_1}" }
         end
 
         # @return [(Symbol, Object)] `:done` and the answer, `:refused` and problems, `:too_much` when there was no room
@@ -94,18 +95,33 @@ module Server
 
         def cut_sheet_pdf(plan, paper) = Files::CutSheet.new(Lantern.work(plan)).pdf(paper)
 
-        def pattern_card(plan, paper)
+        # @param photos [Hash{String=>String}] of its materials, as data addresses
+        def pattern_card(plan, paper, photos)
           worked = Lantern.work(plan)
-          Files::PatternCard.new(worked, Svg::Picture.new(worked, plan["materials"] || [])).pdf(paper)
+          Files::PatternCard.new(worked, Svg::Picture.new(worked, plan["materials"] || [], photos)).pdf(paper)
         end
 
-        def picture(plan) = Svg::Picture.new(Lantern.work(plan), plan["materials"] || []).svg
+        # @param photos [Hash{String=>String}] of its materials, as data addresses
+        def picture(plan, photos = {}) = Svg::Picture.new(Lantern.work(plan), plan["materials"] || [], photos).svg
+
+        def picture_png(plan, photos) = Svg::Raster.png(picture(plan, photos))
 
         def cut_sheet_csv(plan) = Files::CutSheet.new(Lantern.work(plan)).csv
 
         def occasion_pdf(document, paper) = Files::OccasionSheet.new(Lantern::Ask::Occasion.work(document)).pdf(paper)
 
         def occasion_csv(document) = Files::OccasionSheet.new(Lantern::Ask::Occasion.work(document)).csv
+
+        # @param at [String] where problems are
+        # @param square [Boolean] whether only its middle is kept
+        # @return [Photo::Safe]
+        def safe_picture(address, at = "picture", square = false) = Photo.safe(address, at:, square:)
+
+        # @param photo [Hash] as {Lantern::Form::FromPhoto} takes it
+        # @param bytes [String] the picture
+        def photo_sizes(photo, bytes)
+          JSON.generate(Lantern::Form::FromPhoto.new(photo, &Photo.brightness(bytes)).to_h)
+        end
 
         def outlines(svg) = JSON.generate("outlines" => Svg::Reader.read(svg))
 

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "prawn-svg"
 require_relative "cut_sheet"
 
 module Server
@@ -37,7 +36,7 @@ module Server
         top = pdf.cursor
         wide = pdf.bounds.width * SHARE
         drawn = [wide, HIGHEST * @picture.proportion].min
-        pdf.svg(@picture.svg, at: [(wide - drawn) / 2, top], width: drawn, enable_web_requests: false)
+        pdf.image(StringIO.new(Svg::Raster.png(@picture.svg)), at: [(wide - drawn) / 2, top], width: drawn)
         foot = top - drawn / @picture.proportion
         foot = legend(pdf, foot - 6, wide)
         beside = [wide + BETWEEN, pdf.bounds.width - wide - BETWEEN]

@@ -22,7 +22,8 @@ module Server
           get "/api/wreaths/:id/pattern-card.pdf" do
             attachment "pattern-card-#{id}.pdf"
             content_type "application/pdf"
-            asked(:pattern_card, store.wreaths.find(id)["plan"], paper)
+            plan = store.wreaths.find(id)["plan"]
+            asked(:pattern_card, plan, paper, store.pictures.of(plan))
           end
 
           get "/api/wreaths/:id/picture.svg" do
@@ -30,9 +31,19 @@ module Server
             digest = store.kept.digest("picture", plan)
             attachment "wreath-#{id}.svg"
             content_type "image/svg+xml"
+            # To send to somebody, with the photos in it; the list does without them.
+            next asked(:picture, plan, store.pictures.of(plan)) if params["photos"]
             # The same plan gives the same picture: whoever has it need not be sent it again.
+            cache_control :private, :no_cache
             etag digest
             store.kept.fetch(digest) { asked(:picture, plan) }
+          end
+
+          get "/api/wreaths/:id/picture.png" do
+            attachment "wreath-#{id}.png"
+            content_type "image/png"
+            plan = store.wreaths.find(id)["plan"]
+            asked(:picture_png, plan, store.pictures.of(plan))
           end
 
           get("/api/wreaths/list") { JSON.generate("wreaths" => store.wreaths.listed_with(store.kept)) }
@@ -61,6 +72,8 @@ module Server
           changes("/api/wreaths/:id/cut") { store.wreaths.cut(id, sent["version"], sent["cut_sheet"]) }
 
           changes("/api/wreaths/:id/uncut") { store.wreaths.uncut(id, sent["version"]) }
+
+          put("/api/wreaths/:id/put-away") { JSON.generate(store.wreaths.put_away(id, sent["put_away"])) }
 
           put("/api/wreaths/:id/ticks") { JSON.generate(store.wreaths.tick(id, sent["place"], sent["done"])) }
         end

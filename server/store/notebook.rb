@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "base64"
-require_relative "../photo"
 require_relative "shelf"
 
 module Server
@@ -29,7 +27,7 @@ module Server
       # @return [Hash] the make
       # @raise [Missing, Lantern::Plan::Refused]
       def finish(wreath_id, said)
-        type, bytes = photo(said["photo"])
+        photo = @answers.call(:safe_picture, said["photo"], "photo") unless said["photo"].to_s.empty?
         wreath, state = @wreaths.find(wreath_id), @bench.state(wreath_id)
         finished = @answers.call(:finished, wreath["plan"], said["used"] || {}, state["seconds"])
         @database.whole do
@@ -38,7 +36,7 @@ module Server
           id = rows.insert(wreath_id:, wreath_name: wreath["name"], plan: JSON.generate(wreath["plan"]),
             lines: JSON.generate(finished[:lines]), minutes: state["seconds"].values.sum / 60,
             steps: JSON.generate(finished[:steps]), note: said["note"].to_s.strip[0, 4000],
-            photo: bytes && Sequel.blob(bytes), photo_type: type)
+            photo: photo && Sequel.blob(photo.bytes), photo_type: photo&.type)
           @bench.close(wreath_id, id)
           settle(wreath, finished[:over]) if wreath["cut"]
           show(row(id))
@@ -137,19 +135,6 @@ module Server
         [{material_id:, kind: "cut", change: -1, **lot.sides},
           ({material_id:, kind: "remnant", length: rest, change: 1} if rest >= smallest)].compact
       end
-
-      def photo(address)
-        return if address.nil? || address.empty?
-        type, encoded = address.match(%r{\Adata:(image/(?:jpeg|png|webp));base64,(.+)\z}m)&.captures
-        bytes = encoded && Base64.strict_decode64(encoded)
-        return [type, bytes] if Photo.picture?(type, bytes)
-        refuse_photo
-      rescue ArgumentError
-        refuse_photo
-      end
-
-      def refuse_photo =
-        raise(Lantern::Plan::Refused.at("photo", "The photo must be a JPEG, PNG or WebP picture of at most 6 MB."))
 
       def show(row)
         stamps(row).merge("wreath" => row[:wreath_id], "wreath_name" => row[:wreath_name],

@@ -48,7 +48,7 @@ module Server
         [form["base"], form["shape"], *methods, *materials.map { _1["name"] }].grep(String).join(" ")[0, 400]
       end
 
-      IN_A_LIST = %w[id version updated_at name cut occasion made problem].freeze
+      IN_A_LIST = %w[id version updated_at name cut occasion made put_away problem].freeze
 
       # The wreaths of an occasion that are still to be cut, or were cut with it; those cut by themselves
       # have had their material.
@@ -129,6 +129,14 @@ module Server
         end
       end
 
+      # Puts a wreath away, out of the list, or brings it back.
+      # @raise [Missing]
+      def put_away(id, away)
+        row(id)
+        rows.where(id:).update(put_away: away)
+        find(id)
+      end
+
       # Notes that a cut is made, or that it is not.
       # @raise [Missing]
       def tick(id, place, done)
@@ -153,7 +161,7 @@ module Server
         ticks ||= @database[:ticks].where(wreath_id: row[:id]).select_map(:place)
         made ||= @database[:makes].where(wreath_id: row[:id]).count
         stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks,
-          "occasion" => row[:occasion_id], "made" => made)
+          "occasion" => row[:occasion_id], "made" => made, "put_away" => row[:put_away])
       end
 
       # A plan need not be workable, but it must be one.

@@ -1,34 +1,42 @@
 # frozen_string_literal: true
 
 require "cgi"
+require_relative "ribbon"
+require_relative "surface"
 
 module Server
   module Svg
     # A picture of a worked plan, seen from the front: the form with every turn, coil, knot, loop and row where it
-    # lies, in the materials' own colours. Plain shapes only, so that any program draws it and a PDF can hold it.
+    # lies, in the materials' own colours and textures. One file that any program draws.
     class Picture
       # What a material of a kind looks like when nobody said its colour, and what is drawn besides.
       COLOURS = {"rope" => "#c2a26b", "ribbon" => "#d9932b", "fabric" => "#e3d8bf", "mesh" => "#8aa39b",
                  "coat" => "#7f9a5c", "piece" => "#c9573a"}.freeze
       OTHER, INK, WIRE, CORE, LIGHT = "#c9b58f", "#1c2431", "#3f574f", "#dfe2dc", "#e8a33a"
-      # Room round the picture, as a share of its width.
+      # Room round the picture, as a share of its width; how wide it is drawn, in pixels.
       MARGIN = 0.03
+      WIDE = 1000
 
       # @param worked [Hash] a worked plan
       # @param materials [Array<Hash>] its plan's
-      def initialize(worked, materials)
+      # @param photos [Hash{String=>String}] data addresses of the photos of materials, by their names
+      def initialize(worked, materials, photos = {})
         @worked = worked
         @drawing = worked["drawing"]
         @colours = materials.to_h { |each| [each["id"], each["colour"] || COLOURS.fetch(each["kind"].to_s, OTHER)] }
+        @surfaces = @drawing["surfaces"].to_h { |each| [each["material"], each] }
+        @photos = photos
       end
 
       # @return [String] an SVG file
       def svg
+        drawn = form + layers
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
           <svg xmlns="http://www.w3.org/2000/svg" width="#{size[0]}" height="#{size[1]}" viewBox="#{box.join(" ")}">
             <title>#{CGI.escapeHTML(@worked["name"])}</title>
-          #{(form + layers).map { "  #{_1}\n" }.join}</svg>
+            <defs>#{patterns.values.join}</defs>
+          #{drawn.map { "  #{_1}\n" }.join}</svg>
         SVG
       end
 
@@ -51,9 +59,21 @@ module Server
         [left - room, top - room, right - left + 2 * room, bottom - top + 2 * room].map { _1.to_f.round(3) }
       end
 
-      def size = [1000, (1000 / proportion).round]
+      def size = [WIDE, (WIDE / proportion).round]
 
       def colour(id) = @colours.fetch(id, OTHER)
+
+      # Every pattern that is drawn with, by its name.
+      def patterns = @patterns ||= {}
+
+      # What a strip of a material is filled with, by its width and the side on which the light falls.
+      def fill(id, width, light = 0)
+        surface = Surface.new(@surfaces[id], colour(id), @photos[@surfaces.dig(id, "picture")])
+        return colour(id) if surface.plain?
+        name = "m#{@colours.keys.index(id)}-#{(width * 1000).round}-#{light + 1}"
+        patterns[name] ||= surface.pattern(name, width, light)
+        "url(##{name})"
+      end
 
       def form = @drawing["form"]["parts"].map { part(_1) } + @drawing["form"]["bands"].flat_map { band(_1) }
 
@@ -75,89 +95,101 @@ module Server
 
       def layers
         @drawing["layers"].flat_map do |lie|
-          paints = lie["materials"].map { colour(_1) }
-          lie["front"].flat_map { |item| drawn(lie, item["points"], paints[item["colour"]] || OTHER) }
+          lie["front"].flat_map { |item| drawn(lie, item["points"], lie["materials"][item["colour"]]) }
         end
       end
 
       # @raise [KeyError] for a kind of lie that nobody draws
-      def drawn(lie, points, paint)
+      def drawn(lie, points, material)
         way = WAYS.fetch(lie["kind"]) or return []
-        send(way, lie, points.each_slice(2).to_a, paint)
+        send(way, lie, points.each_slice(2).to_a, material)
       end
 
-      WAYS = {"cord" => :cord, "band" => :area, "knot" => :knot, "line" => :line, "loop" => :loop, "disc" => :disc,
-              "panel" => :area, "wash" => nil}.freeze
+      WAYS = {"cord" => :cord, "band" => :band_of, "knot" => :knot, "line" => :line, "loop" => :loop, "disc" => :disc,
+              "panel" => :panel, "tail" => :tail, "wash" => nil}.freeze
       private_constant :WAYS
 
-      def cord(lie, points, paint)
-        [stroke(line_of(points), INK, lie["width"] * 1.08, round: true),
-          stroke(line_of(points), paint, lie["width"], round: true)]
+      def cord(lie, (from, to), material)
+        width, angle = lie["width"], angle(from, to)
+        long = Math.hypot(to[0] - from[0], to[1] - from[1]) + width * 0.8
+        [%(<rect #{placed(from, angle)} x="#{at(-width * 0.4)}" y="#{at(-width / 2.0)}" width="#{at(long)}" ) +
+          %(height="#{at(width)}" rx="#{at(width / 2.0)}" fill="#{fill(material, width, lit(angle))}" ) +
+          %(stroke="#{INK}" stroke-opacity="0.75" stroke-width="#{at(width * 0.06)}"/>)]
       end
 
-      def area(lie, points, paint) = [shape("#{line_of(points)}Z", paint, [lie["width"] * 0.018, 0.05].min)]
+      # In its own frame, so that the texture runs along it.
+      def band_of(lie, points, material)
+        from, to = points.first, points[points.size / 2 - 1]
+        angle = angle(from, to)
+        local = points.map { |point| turned(point, from, -angle) }
+        [%(<polygon #{placed(from, angle)} points="#{local.map { _1.join(",") }.join(" ")}" ) +
+          %(fill="#{fill(material, lie["width"])}" #{edge([lie["width"] * 0.018, 0.05].min)}/>)]
+      end
 
-      def line(lie, points, paint)
-        [stroke(line_of(points), INK, lie["width"]), stroke(line_of(points), paint, lie["width"] * 0.88)]
+      def panel(lie, points, material)
+        [%(<path d="#{line_of(points)}Z" fill="#{fill(material, lie["width"])}" ) +
+          %(#{edge([lie["width"] * 0.03, 0.05].min)}/>)]
+      end
+
+      def line(lie, points, material)
+        [stroke(line_of(points), INK, lie["width"]), stroke(line_of(points), colour(material), lie["width"] * 0.88)]
       end
 
       # Two tails from the knot, a dovetail in each end.
-      def knot(lie, points, paint)
-        (x, y), *ends = points
-        half = lie["width"] / 2
-        tails = ends.filter_map do |u, v|
-          length = Math.hypot(u - x, v - y)
-          next if length < 1e-6
-          place = placed([x, y], [u, v])
-          corners = [[0, -half / 2], [length, -half], [length - half * 0.8, 0], [length, half], [0, half / 2]]
-          shape("#{line_of(corners.map(&place))}Z", paint, lie["width"] * 0.05)
-        end
-        [*tails, circle(x, y, half, paint, lie["width"] * 0.05)]
+      def knot(lie, points, material)
+        from, *ends = points
+        tails = ends.flat_map { |to| tail(lie, [from, to], material) }
+        [*tails, circle(*from, lie["width"] / 2, colour(material), lie["width"] * 0.05)]
+      end
+
+      def tail(lie, (from, to), material)
+        length = Math.hypot(to[0] - from[0], to[1] - from[1])
+        (length < 1e-6) ? [] : group(from, to, Ribbon.tail(length, lie["width"], fill(material, lie["width"])))
       end
 
       # From its foot, full at the tip.
-      def loop(lie, points, paint)
-        foot, tip = points
+      def loop(lie, (foot, tip), material)
         length = Math.hypot(tip[0] - foot[0], tip[1] - foot[1])
-        half = [lie["width"] / 2, length * 0.6].min
-        place = placed(foot, tip)
-        curve = ->(*corners) { "C#{corners.map { |corner| place.call(corner).join(" ") }.join(" ")}" }
-        path = "M#{foot.join(" ")}" +
-          curve.call([length * 0.25, -half * 0.5], [length * 0.55, -half], [length * 0.8, -half * 0.95]) +
-          curve.call([length * 1.06, -half * 0.7], [length * 1.06, half * 0.7], [length * 0.8, half * 0.95]) +
-          curve.call([length * 0.55, half], [length * 0.25, half * 0.5], [0, 0]) + "Z"
-        [shape(path, paint, half * 0.06)]
+        group(foot, tip, Ribbon.loop(length, lie["width"], fill(material, lie["width"]), lit(angle(foot, tip))))
       end
 
-      def disc(lie, points, paint)
+      def disc(lie, points, material)
         (x, y), radius = points.first, lie["width"] / 2
-        [circle(x, y, radius, paint, radius * 0.05), circle(x, y, radius * 0.2, LIGHT, 0)]
+        petals = [0, 72, 144, 216, 288].map do |turn|
+          %(<ellipse transform="translate(#{x} #{y}) rotate(#{turn})" cy="#{at(-radius * 0.52)}" ) +
+            %(rx="#{at(radius * 0.38)}" ry="#{at(radius * 0.44)}" fill="#{colour(material)}" ) +
+            %(#{edge(radius * 0.05)}/>)
+        end
+        [circle(x, y, radius, colour(material), radius * 0.05, 0.35), *petals, circle(x, y, radius * 0.2, LIGHT, 0)]
       end
 
-      # From a place along and across a line to where it lies.
-      def placed(from, to)
-        length = Math.hypot(to[0] - from[0], to[1] - from[1])
-        along = [(to[0] - from[0]) / length, (to[1] - from[1]) / length]
-        lambda do |(u, v)|
-          [from[0] + u * along[0] - v * along[1], from[1] + u * along[1] + v * along[0]].map { _1.round(3) }
-        end
+      def angle(from, to) = Math.atan2(to[1] - from[1], to[0] - from[0])
+
+      # Light comes from the upper left: on which side of a strip that runs at this angle it falls.
+      def lit(angle) = (Math.cos(angle) - Math.sin(angle) >= 0) ? -1 : 1
+
+      def at(number) = number.to_f.round(4)
+
+      def turned((x, y), (from_x, from_y), angle)
+        dx, dy = x - from_x, y - from_y
+        [dx * Math.cos(angle) - dy * Math.sin(angle), dx * Math.sin(angle) + dy * Math.cos(angle)].map { _1.round(3) }
       end
+
+      def placed((x, y), angle) = %(transform="translate(#{x} #{y}) rotate(#{(angle * 180 / Math::PI).round(2)})")
+
+      def group(from, to, shapes) = [%(<g #{placed(from, angle(from, to))}>#{shapes.join}</g>)]
 
       def line_of(points) = points.map.with_index { |(x, y), i| "#{i.zero? ? "M" : "L"}#{x} #{y}" }.join
 
-      def stroke(path, paint, width, round: false)
-        %(<path d="#{path}" fill="none" stroke="#{paint}" stroke-width="#{width.to_f.round(4)}") +
-          %(#{" stroke-linecap=\"round\"" if round} stroke-linejoin="round"/>)
+      def edge(width) = %(stroke="#{INK}" stroke-opacity="0.7" stroke-width="#{at(width)}" stroke-linejoin="round")
+
+      def stroke(path, paint, width)
+        %(<path d="#{path}" fill="none" stroke="#{paint}" stroke-width="#{at(width)}" stroke-linejoin="round"/>)
       end
 
-      def shape(path, paint, edge)
-        %(<path d="#{path}" fill="#{paint}" stroke="#{INK}" stroke-width="#{edge.to_f.round(4)}") +
-          %( stroke-linejoin="round"/>)
-      end
-
-      def circle(x, y, radius, paint, edge)
-        %(<circle cx="#{x}" cy="#{y}" r="#{radius.to_f.round(4)}" fill="#{paint}" stroke="#{INK}" ) +
-          %(stroke-width="#{edge.to_f.round(4)}"/>)
+      def circle(x, y, radius, paint, edge, opacity = 1)
+        %(<circle cx="#{x}" cy="#{y}" r="#{at(radius)}" fill="#{paint}" fill-opacity="#{opacity}" stroke="#{INK}" ) +
+          %(stroke-width="#{at(edge)}"/>)
       end
     end
   end

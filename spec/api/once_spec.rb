@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/api"
+require_relative "../support/pictures"
 
 RSpec.describe "A change that is sent twice", :api, :store do
   def counts = (RealStore::TABLES - [:requests]).to_h { [_1, RealStore.database[_1].count] }
@@ -38,7 +39,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
         -> { {cut_sheet: ask(:get, "/occasions/#{walk["id"]}/worked")["cut_sheet"]} },
       "/occasions/#{walk["id"]}/uncut" => {},
       "/actions/#{bought}/undo" => {},
-      "/shop/prices" => {},
+      "/shop/prices" => {}, "/pictures" => {picture: picture},
       "/stash.csv" => -> { {csv: stash_csv.sub("Hemp cord", "Jute cord"), units: "in", dry: false} },
       "/bin/wreaths/#{gone[0]["id"]}" => {}, "/bin/occasions/#{gone[1]["id"]}" => {},
       "/bin/materials/#{gone[2]["id"]}" => {}
@@ -62,7 +63,8 @@ RSpec.describe "A change that is sent twice", :api, :store do
       expect([path, counts]).to eq [path, after]
     end
     routes = YAML.load_file(Server::App::CONTRACT)["paths"].select { |_, verbs| verbs.key?("post") }.keys
-    questions = %w[/work /work/try /advice /units /coverings /backwards /bare /outlines /form.svg /occasions/work]
+    questions = %w[/work /work/try /advice /units /coverings /backwards /bare /outlines /form.svg /occasions/work
+      /photo/sizes]
     # Everything as one file, and backups, replace everything, and do the same however often.
     rest = %w[/archive.jsonl /backups /backups/{name}/bring-back]
     expect(asked.keys.map { _1.gsub(/\d+/, "{id}") }).to match_array(routes - questions - rest)

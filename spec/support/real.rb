@@ -11,7 +11,7 @@ module RealStore
   BACKUPS = File.expand_path("../../var/test/backups#{ENV["TEST_ENV_NUMBER"]}", __dir__)
   # Whoever points at another goes after it here.
   TABLES = %i[kept_answers requests lots bench_events makes ticks wreaths occasion_ticks occasions entries actions
-    materials forms settings].freeze
+    materials pictures forms settings].freeze
 
   class << self
     def server = @server ||= Server::MariaDB.new(DIRECTORY).start

@@ -4,7 +4,8 @@ module Lantern
   module Plan
     # One material of a plan: what it is, how it is sold, and what of it is in the stash.
     # Lengths in inches, prices exact. `kind` is the key of its {Kind}.
-    Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :wired,
+    Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :repeat,
+      :picture, :picture_width, :wired,
       :sheer, :directional, :lost_edge, :sort, :offers, :on_hand, :notes) do
       # @return [Boolean] whether it is cut from a roll or package, by length
       def lengthwise? = Kind.fetch(kind).lengthwise?
@@ -52,7 +53,13 @@ module Lantern
               choices: -> { Kind::ALL.to_h.transform_values(&:title) }),
             Field::Text.new(:name, required: true, label: "Name"),
             Field::Colour.new(:colour, label: "Colour"),
+            Field::Picture.new(:picture, label: "A photo of it",
+              help: "Laid flat, from straight above, filling the picture. It is drawn at its true scale."),
+            Field::Length.new(:picture_width, most: 60, label: "The photo shows, across",
+              default_says: "its width, or 4 in"),
             Field::Choice.new(:texture, choices: TEXTURES, label: "Texture"),
+            Field::Length.new(:repeat, most: 24, label: "Its pattern repeats every",
+              help: "From one stripe, check or dot to the next."),
             Field::Text.new(:notes, most: 2000, blank: true, label: "Notes")
           ]
         end

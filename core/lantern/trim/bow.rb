@@ -11,7 +11,7 @@ module Lantern
         summary: "Loops and tails of one ribbon, or of several on one another."
       counts :loops, :bow_loops
       hands :pinch_and_twist, :two_loops, :zigzag, :crossed, :tie_on
-      laid :panel, :loop
+      laid :tail, :loop, :panel
 
       spread 0.05 # from memory
 

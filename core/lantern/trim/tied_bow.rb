@@ -5,11 +5,6 @@ module Lantern
     # The lie of a bow on the front of a form: tails under loops under the pinch in the middle, upright
     # whatever hour it sits at.
     class TiedBow
-      # How far a tail leans in where it leaves the pinch, against its width (from memory).
-      NECK = 0.4
-      # A dovetail is cut in as deep as nine tenths of half the width (from memory).
-      DOVETAIL = 0.9
-
       # @param form [Form::Band]
       # @param at [Float] the hour
       # @param bow [Bows::Kind]
@@ -21,10 +16,10 @@ module Lantern
 
       # @return [Array<Place::Lie>]
       def lies
-        tails = coloured(@bow.tails) { |angle, length| tail(angle, length) }
+        tails = coloured(@bow.tails) { |angle, length| [@centre, out(angle, length)] }
         loops = coloured(@bow.loops.sort_by { -_2 }) { |angle, length| [@centre, out(angle, length)] }
         [
-          *(lie(Place::Lie::Panel, :tails, tails) if tails.any?),
+          *(lie(Place::Lie::Tail, :tails, tails) if tails.any?),
           lie(Place::Lie::Loop, :bow_loops, loops),
           lie(Place::Lie::Panel, :pinches, [{points: square(@width * 0.32), colour: 0}])
         ]
@@ -39,15 +34,6 @@ module Lantern
       # Each in the colour of the next ribbon in turn.
       def coloured(ends)
         ends.each_with_index.map { |(angle, length), i| {points: yield(angle, length), colour: i % @materials.size} }
-      end
-
-      # A tail with a dovetail cut in its end.
-      def tail(angle, length)
-        half = @width / 2
-        corners = [
-          [0.0, -half * NECK], [length, -half], [length - half * DOVETAIL, 0.0], [length, half], [0.0, half * NECK]
-        ]
-        corners.map { |along, across| turned(angle, along, across) }
       end
 
       def square(half)

@@ -5,7 +5,7 @@ import { answered, api, problemsOf, type Problem, type Wreath } from "../keep/cl
 import { keys } from "../keep/keys"
 import { nameOfItsOwn, once } from "../keep/sending"
 import { Prose } from "../pieces/Prose"
-import { shrunk } from "./photo"
+import { shrunk } from "../pieces/shrunk"
 
 /** The end of a make: what was really used, a note, a photo; filled in by the counts, and into the notebook. */
 export function FinishForm({

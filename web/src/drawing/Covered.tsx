@@ -1,7 +1,8 @@
-import { useId } from "react"
-import type { Drawing, Material } from "../keep/client"
-import { LieItems } from "./lies"
-import { Texture, colourOf, textureOf } from "./Textures"
+import { memo, useId } from "react"
+import type { Drawing, Lie, Material } from "../keep/client"
+import { FormLines } from "./FormLines"
+import { LieItems, type Fill } from "./lies"
+import { colourOf, isPlain, shaded, SurfacePattern } from "./Textures"
 
 interface Props {
   drawing: Drawing
@@ -11,6 +12,8 @@ interface Props {
   pointed?: number
   /** Drawn small: what lies behind the form is left out. */
   small?: boolean
+  /** Ids of layers that are not drawn. */
+  hidden?: string[]
 }
 
 /** Whether a lie is more of the same material in the same layer, told apart by its colour: fillers among coils. */
@@ -25,33 +28,24 @@ export function isMore(lies: Drawing["layers"], index: number): boolean {
 }
 
 /** The form with its covering as it lies, seen from one side. */
-export function Covered({ drawing, materials, side, pointed, small }: Props) {
+export function Covered({ drawing, materials, side, pointed, small, hidden = [] }: Props) {
   const id = useId()
-  const lies = drawing.layers.map((lie, place) => {
-    // What was said of no material is drawn as something.
-    const named = lie.materials.length > 0 ? lie.materials : [undefined]
-    const own = named.map((name) => materials.find((material) => material.id === name))
-    return {
-      lie,
-      own,
-      fills: own.map(colourOf),
-      textures: own.map((material, i) => (textureOf(material) === "plain" ? undefined : `${id}${place}-${i}`)),
-    }
-  })
   const far = side === "front" ? "back" : "front"
+  const wash = drawing.layers.findLast(({ kind, layer }) => kind === "wash" && !hidden.includes(layer))
+  const shown = drawing.layers.map((lie, index) => ({ lie, index })).filter(({ lie }) => !hidden.includes(lie.layer))
   const layer = (which: "front" | "back", seenThrough: boolean) =>
-    lies.map(({ lie, fills, textures }, index) => (
+    shown.map(({ lie, index }) => (
       <g
-        key={index}
+        key={`${lie.layer} ${lie.key}`}
         className="drawing-layer"
         data-lie={lie.key}
         opacity={pointed === undefined || pointed === index ? 1 : 0.22}
       >
-        <LieItems
+        <Laid
+          id={`${id}${which}${index}`}
           lie={lie}
-          items={lie[which]}
-          fills={fills}
-          textures={textures}
+          which={which}
+          looks={looksOf(lie, drawing, materials)}
           far={seenThrough}
           marked={isMore(drawing.layers, index)}
         />
@@ -59,75 +53,74 @@ export function Covered({ drawing, materials, side, pointed, small }: Props) {
     ))
   return (
     <g transform={side === "back" ? "scale(-1 1)" : undefined}>
-      <defs>
-        {lies.flatMap(({ lie, own, textures }) =>
-          own.map(
-            (material, i) =>
-              textures[i] && (
-                <Texture key={textures[i]} id={textures[i]} texture={textureOf(material)} width={lie.width} />
-              ),
-          ),
-        )}
-      </defs>
       {!small && layer(far, true)}
-      <FormLines form={drawing.form} coat={lies.findLast(({ lie }) => lie.kind === "wash")?.fills[0]} />
+      <FormLines
+        form={drawing.form}
+        coat={wash && colourOf(materials.find((material) => material.id === wash.materials[0]))}
+      />
       {layer(side, false)}
     </g>
   )
 }
 
-function FormLines({ form, coat }: { form: Drawing["form"]; coat?: string }) {
-  const thin = form.base === "wire" ? (form.bands[0]?.rail_width ?? 0) : form.face * 0.04
-  return (
-    <>
-      <g fill="none" stroke="var(--wire)" strokeLinecap="round">
-        {form.parts
-          .filter((part) => part.kind === "rib")
-          .map((part) => (
-            <path key={part.line} d={part.line} strokeWidth={thin} />
-          ))}
-        {form.parts
-          .filter((part) => part.kind === "stem")
-          .map((part) => (
-            <path key={part.line} d={part.line} strokeWidth={part.width} strokeLinecap="butt" />
-          ))}
-        {form.parts
-          .filter((part) => part.kind === "stem")
-          .map((part) => (
-            <path
-              key={`core ${part.line}`}
-              d={part.line}
-              stroke="var(--core)"
-              strokeWidth={(part.width ?? 0) - 2 * thin}
-              strokeLinecap="butt"
-            />
-          ))}
-      </g>
-      {form.bands.map((band, index) => (
-        <BandLines key={index} band={band} coat={coat} />
-      ))}
-    </>
+/** What the materials of a lie look like, as a text: while it stays the same, nothing of the lie is drawn anew. */
+function looksOf(lie: Lie, drawing: Drawing, materials: Material[]): string {
+  // What was said of no material is drawn as something.
+  const named = lie.materials.length > 0 ? lie.materials : [""]
+  return JSON.stringify(
+    named.map((name) => ({
+      colour: colourOf(materials.find((material) => material.id === name)),
+      surface: drawing.surfaces.find((surface) => surface.material === name),
+    })),
   )
 }
 
-/** The form itself, in the colour of its coat when it has one. */
-function BandLines({ band, coat }: { band: Drawing["form"]["bands"][number]; coat?: string }) {
-  if (band.base === "wire") {
-    return (
-      <g fill="none" stroke={coat ?? "var(--wire)"} strokeWidth={band.rail_width} strokeLinecap="round">
-        {band.crossbars.map((bar, index) => (
-          <path key={index} strokeWidth={band.rail_width * 0.8} d={`M${bar[0]} ${bar[1]} L${bar[2]} ${bar[3]}`} />
-        ))}
-        {band.rails.map((rail, index) => (
-          <path key={index} d={rail} />
-        ))}
-      </g>
-    )
-  }
-  return (
-    <g fill="none" strokeLinejoin={band.pointed ? "miter" : "round"}>
-      <path d={band.middle} stroke="var(--wire)" strokeWidth={band.face} />
-      <path d={band.middle} stroke={coat ?? "var(--core)"} strokeWidth={band.face * 0.97} />
-    </g>
-  )
+type Looks = { colour: string; surface?: Drawing["surfaces"][number] }[]
+
+interface LaidProps {
+  id: string
+  lie: Lie
+  which: "front" | "back"
+  looks: string
+  far: boolean
+  marked: boolean
 }
+
+/** One lie of one side; drawn again only when it, or what its materials look like, has changed. */
+const Laid = memo(function Laid({ id, lie, which, looks, far, marked }: LaidProps) {
+  if (lie[which].length === 0) return null
+  const said = (JSON.parse(looks) as Looks).map((look) =>
+    marked ? { ...look, colour: "var(--color-primary)", surface: undefined } : look,
+  )
+  const lights = [-1, 0, 1] as const
+  const fills = said.map(({ colour, surface }, i): Fill => {
+    const plain = far ? shaded(colour) : colour
+    return isPlain(surface)
+      ? { lit: () => plain, colour: plain }
+      : { lit: (light) => `url(#${id}-${i}-${lie.kind === "cord" ? light : 0})`, colour: plain }
+  })
+  return (
+    <>
+      <defs>
+        {said.flatMap(({ colour, surface }, i) =>
+          isPlain(surface)
+            ? []
+            : lights
+                .filter((light) => lie.kind === "cord" || light === 0)
+                .map((light) => (
+                  <SurfacePattern
+                    key={`${i} ${light}`}
+                    id={`${id}-${i}-${light}`}
+                    surface={surface!}
+                    colour={colour}
+                    width={lie.width}
+                    light={far ? 0 : light}
+                    shade={far}
+                  />
+                )),
+        )}
+      </defs>
+      <LieItems lie={lie} items={lie[which]} fills={fills} far={far} />
+    </>
+  )
+})

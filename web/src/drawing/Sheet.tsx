@@ -1,14 +1,14 @@
 import { useRef, useState } from "react"
 import type { Bare, Material, Plan, WorkedPlan } from "../keep/client"
 import { useBare } from "../keep/queries"
-import { Covered, isMore } from "./Covered"
+import { Covered } from "./Covered"
 import { CutThrough } from "./CutThrough"
 import { Handles } from "./Handles"
 import { Dimensions, Gaps } from "./Dimensions"
 import { SizeField } from "./SizeField"
 import { TapeLaid } from "./TapeLaid"
 import { fractionGlyphs } from "./fractions"
-import { colourOf } from "./Textures"
+import { Legend } from "./Legend"
 
 type View = "front" | "back" | "cut"
 const views: { view: View; says: string }[] = [
@@ -80,6 +80,7 @@ export function Sheet({
   }
   const [view, setView] = useState<View>("front")
   const [pointed, setPointed] = useState<number>()
+  const [hidden, setHidden] = useState<string[]>([])
   const { drawing } = worked
   const answer = (key: string) => fractionGlyphs(worked.form.working.find((line) => line.key === key)?.answer ?? "")
   return (
@@ -128,6 +129,7 @@ export function Sheet({
             materials={materials}
             side={view}
             pointed={pointed}
+            hidden={hidden}
             sizing={sizing}
             placing={view === "front" ? placing : undefined}
             gaps={placing?.gaps ?? true}
@@ -146,7 +148,17 @@ export function Sheet({
             onDone={() => setTyping(undefined)}
           />
         )}
-        {view !== "cut" && <Legend worked={worked} materials={materials} onPoint={setPointed} />}
+        {view !== "cut" && (
+          <Legend
+            worked={worked}
+            materials={materials}
+            hidden={hidden}
+            onPoint={setPointed}
+            onHide={(layer, away) =>
+              setHidden((before) => (away ? [...before, layer] : before.filter((each) => each !== layer)))
+            }
+          />
+        )}
       </div>
     </section>
   )
@@ -157,6 +169,7 @@ interface PlaneProps {
   materials: Material[]
   side: "front" | "back"
   pointed?: number
+  hidden: string[]
   sizing?: Sizing
   placing?: Placing
   gaps: boolean
@@ -164,7 +177,7 @@ interface PlaneProps {
   bare?: Bare
 }
 
-function Plane({ worked, materials, side, pointed, sizing, placing, gaps, onType, bare }: PlaneProps) {
+function Plane({ worked, materials, side, pointed, hidden, sizing, placing, gaps, onType, bare }: PlaneProps) {
   const { drawing } = worked
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
   const letter =
@@ -179,7 +192,7 @@ function Plane({ worked, materials, side, pointed, sizing, placing, gaps, onType
       role={sizing || placing?.spots.length ? "group" : "img"}
       aria-label={says}
     >
-      <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} />
+      <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} hidden={hidden} />
       {sizing?.measuring && (
         <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />
       )}
@@ -209,50 +222,4 @@ function bareSays(bare: Bare): string {
   const worst = edges.reduce((most, each) => (each[1] < most[1] ? each : most))
   const sides = `${share(bare.front)} of the front and ${share(bare.back)} of the back`
   return `The form shows on ${sides}, most along the ${worst[0]} (${share(worst[1])}).`
-}
-
-function Legend({
-  worked,
-  materials,
-  onPoint,
-}: {
-  worked: WorkedPlan
-  materials: Material[]
-  onPoint: (index: number | undefined) => void
-}) {
-  return (
-    <ul className="legend" aria-label="What is drawn">
-      {worked.drawing.layers.map((lie, index) => {
-        const second = isMore(worked.drawing.layers, index)
-        if (lie.unit === "pinches") return null
-        return (
-          <li key={index}>
-            <button
-              type="button"
-              className="flex cursor-pointer items-center gap-2 py-0.5 text-left"
-              onMouseEnter={() => onPoint(index)}
-              onMouseLeave={() => onPoint(undefined)}
-              onFocus={() => onPoint(index)}
-              onBlur={() => onPoint(undefined)}
-            >
-              <span className="flex shrink-0">
-                {(lie.materials.length > 0 ? lie.materials.slice(0, 3) : [""]).map((id) => (
-                  <span
-                    key={id}
-                    className="h-3 w-5 rounded-full border border-neutral/60 not-first:-ml-2"
-                    style={{
-                      background: second
-                        ? "var(--color-primary)"
-                        : colourOf(materials.find((material) => material.id === id)),
-                    }}
-                  />
-                ))}
-              </span>
-              {lie.front.length > 0 ? `${lie.front.length} ${lie.what}` : `${lie.what}, behind`}
-            </button>
-          </li>
-        )
-      })}
-    </ul>
-  )
 }

@@ -1,53 +1,98 @@
-import type { Material } from "../keep/client"
+import type { Drawing, Material } from "../keep/client"
+
+export type Surface = Drawing["surfaces"][number]
 
 /** A material's own colour, or what its kind usually looks like. */
 export function colourOf(material: Material | undefined): string {
   return material?.colour ?? `var(--${material?.kind ?? "unknown"}, var(--unknown))`
 }
 
-export const textureOf = (material: Material | undefined) =>
-  material?.texture ?? (material?.kind === "rope" ? "twist" : "plain")
+/** A colour as it is seen through the form, or in the shade. */
+export const shaded = (colour: string) => `color-mix(in oklab, ${colour} 65%, var(--ink))`
 
-/** The marks of a texture on a strip `width` wide: twist of rope, weave, stripe, check, dot, lace, net. */
-export function Texture({ id, texture, width }: { id: string; texture: string; width: number }) {
-  const ink = { stroke: "var(--ink)", strokeOpacity: 0.42, strokeWidth: width * 0.06, fill: "none" }
-  const eighth = width / 8
-  const zigzag = [
-    `M0 ${eighth} L${eighth} 0 L${2 * eighth} ${eighth}`,
-    `M0 ${2 * eighth} L${eighth} ${eighth} L${2 * eighth} ${2 * eighth}`,
-  ]
-  const marks: Record<string, [number, React.ReactNode]> = {
-    twist: [width * 0.62, <path d={`M0 ${width} L${width * 0.62} 0`} {...ink} strokeWidth={width * 0.1} />],
-    herringbone: [width / 4, <path d={zigzag.join(" ")} {...ink} strokeWidth={width * 0.025} />],
-    weave: [width / 5, <path d={`M0 ${width / 10} H${width / 5} M${width / 10} 0 V${width / 5}`} {...ink} />],
-    check: [
-      width / 2,
-      <>
-        <path d={`M0 0 H${width / 4} V${width / 4} H0 Z`} fill="var(--ink)" fillOpacity="0.3" />
-        <path
-          d={`M${width / 4} ${width / 4} H${width / 2} V${width / 2} H${width / 4} Z`}
-          fill="var(--ink)"
-          fillOpacity="0.18"
-        />
-      </>,
-    ],
-    stripe: [width / 3, <path d={`M0 ${width / 6} H${width / 3}`} {...ink} strokeWidth={width * 0.1} />],
-    dot: [width / 3, <circle cx={width / 6} cy={width / 6} r={width * 0.06} fill="var(--ink)" fillOpacity="0.4" />],
-    lace: [width / 3, <circle cx={width / 6} cy={width / 6} r={width * 0.11} {...ink} />],
-    net: [width / 4, <path d={`M0 0 L${width / 4} ${width / 4} M${width / 4} 0 L0 ${width / 4}`} {...ink} />],
+export const pictureAt = (id: string) => `/api/pictures/${id}`
+
+/** Whether more than a colour is drawn. */
+export const isPlain = (surface: Surface | undefined) =>
+  surface === undefined || (surface.texture === "plain" && surface.picture === undefined)
+
+interface Props {
+  id: string
+  surface: Surface
+  colour: string
+  /** Across the strip: a twist follows its rope, and the light lies along it. */
+  width: number
+  /** On which side of the strip the light falls: -1 above, 1 below, 0 where there is none. */
+  light?: -1 | 0 | 1
+  shade?: boolean
+}
+
+/** A strip of a material laid along the x axis, as a pattern: its colour, its texture, a photo of it at its scale. */
+export function SurfacePattern({ id, surface, colour, width, light = 0, shade = false }: Props) {
+  const base = shade ? shaded(colour) : colour
+  if (surface.picture) {
+    const size = surface.picture_width ?? width
+    return (
+      <pattern id={id} width={size} height={size} y={-width / 2} patternUnits="userSpaceOnUse">
+        <image href={pictureAt(surface.picture)} width={size} height={size} preserveAspectRatio="xMidYMid slice" />
+        {shade && <rect width={size} height={size} fill="var(--ink)" fillOpacity={0.35} />}
+      </pattern>
+    )
   }
-  const mark = marks[texture]
-  if (!mark) return null
-  const [size, shape] = mark
+  const twist = surface.texture === "twist"
+  const size = twist ? width * 0.62 : (surface.repeat ?? width / 3)
+  const high = twist ? width : size
   return (
-    <pattern
-      id={id}
-      width={size}
-      height={texture === "twist" ? width : size}
-      y={-width / 2}
-      patternUnits="userSpaceOnUse"
-    >
-      {shape}
+    <pattern id={id} width={size} height={high} y={-width / 2} patternUnits="userSpaceOnUse">
+      <rect width={size} height={high} fill={base} />
+      {marksOf(surface.texture, size, width)}
+      {twist && light !== 0 && (
+        <rect
+          width={size}
+          height={width * 0.22}
+          y={light < 0 ? width * 0.14 : width * 0.64}
+          fill="white"
+          fillOpacity={0.3}
+        />
+      )}
     </pattern>
   )
+}
+
+/** The marks of a texture in one repeat of it: twist of rope, weave, stripe, check, dot, lace, net. */
+function marksOf(texture: string, size: number, width: number): React.ReactNode {
+  const half = size / 2
+  const ink = { stroke: "var(--ink)", strokeOpacity: 0.42, fill: "none" }
+  switch (texture) {
+    case "twist":
+      return <path d={`M0 ${width} L${size} 0`} {...ink} strokeWidth={width * 0.1} />
+    case "herringbone":
+      return (
+        <path
+          d={`M0 ${half} L${half} 0 L${size} ${half} M0 ${size} L${half} ${half} L${size} ${size}`}
+          {...ink}
+          strokeWidth={size * 0.1}
+        />
+      )
+    case "weave":
+      return <path d={`M0 ${half} H${size} M${half} 0 V${size}`} {...ink} strokeWidth={size * 0.2} />
+    case "check":
+      return (
+        <>
+          <path d={`M0 0 H${half} V${half} H0 Z`} fill="var(--ink)" fillOpacity="0.3" />
+          <path d={`M${half} 0 H${size} V${half} H${half} Z`} fill="var(--ink)" fillOpacity="0.14" />
+          <path d={`M0 ${half} H${half} V${size} H0 Z`} fill="var(--ink)" fillOpacity="0.14" />
+        </>
+      )
+    case "stripe":
+      return <rect y={size * 0.35} width={size} height={size * 0.3} fill="var(--ink)" fillOpacity="0.42" />
+    case "dot":
+      return <circle cx={half} cy={half} r={size * 0.18} fill="var(--ink)" fillOpacity="0.4" />
+    case "lace":
+      return <circle cx={half} cy={half} r={size * 0.33} {...ink} strokeWidth={size * 0.12} />
+    case "net":
+      return <path d={`M0 0 L${size} ${size} M${size} 0 L0 ${size}`} {...ink} strokeWidth={size * 0.1} />
+    default:
+      return null
+  }
 }

@@ -105,7 +105,8 @@ export const useAdvice = (plan: Plan | undefined) =>
 export const useAdviceOfOccasion = (id: number) =>
   useQuery({
     queryKey: keys.adviceOfOccasion(id),
-    queryFn: async () => answered(await api.GET("/occasions/{id}/advice", { params: { path: { id } } })).advice,
+    queryFn: async ({ signal }) =>
+      answered(await api.GET("/occasions/{id}/advice", { params: { path: { id } }, signal })).advice,
   })
 
 /** The simulated shop: made-up prices and sale weeks. */
@@ -121,7 +122,8 @@ export const useWorkedOccasion = (id: number | undefined) =>
     queryKey: keys.workedOccasion(id ?? 0),
     enabled: id !== undefined,
     placeholderData: keepPreviousData,
-    queryFn: async () => answered(await api.GET("/occasions/{id}/try", { params: { path: { id: id! } } })),
+    queryFn: async ({ signal }) =>
+      answered(await api.GET("/occasions/{id}/try", { params: { path: { id: id! } }, signal })),
   })
 
 /** One occasion, as it is kept. */
@@ -129,7 +131,8 @@ export const useKeptOccasion = (id: number | undefined) =>
   useQuery({
     queryKey: keys.occasion(id ?? 0),
     enabled: id !== undefined,
-    queryFn: async () => answered(await api.GET("/occasions/{id}", { params: { path: { id: id! } } })),
+    queryFn: async ({ signal }) =>
+      answered(await api.GET("/occasions/{id}", { params: { path: { id: id! } }, signal })),
     refetchOnWindowFocus: false,
   })
 

@@ -172,14 +172,24 @@ function Figure({ figure, says, bad }: { figure: string; says: string; bad?: boo
   )
 }
 
+/** Deletes an occasion, whatever was saved of it last. */
+async function deleteAsItIs(id: number, triesLeft = 3): Promise<void> {
+  const path = { id }
+  const { version } = answered(await api.GET("/occasions/{id}", { params: { path } }))
+  const gone = await api.DELETE("/occasions/{id}", { params: { path, query: { version } } })
+  if (gone.response.status === 409 && triesLeft > 1) return deleteAsItIs(id, triesLeft - 1)
+  answered(gone)
+}
+
 function Removing({ id }: { id: number }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [refused, setRefused] = useState("")
-  // The page is left first: what is asked again then is only what the list shows.
+  // Nothing that is still being worked out for it is waited for; and when it is saved meanwhile, it is deleted as it
+  // is then. The page is left first: what is asked again then is only what the list shows.
   const remove = async () => {
-    const current = answered(await api.GET("/occasions/{id}", { params: { path: { id } } }))
-    answered(await api.DELETE("/occasions/{id}", { params: { path: { id }, query: { version: current.version } } }))
+    await queries.cancelQueries({ queryKey: keys.occasion(id) })
+    await deleteAsItIs(id)
     void navigate("/occasions")
     queries.removeQueries({ queryKey: keys.occasion(id) })
     void askAgain(queries, ["occasions", "bin"])

@@ -1,6 +1,7 @@
 import { useId, useState } from "react"
 import type { Field, Material } from "../keep/client"
 import { OpenChoice } from "./OpenChoice"
+import { PictureControl } from "./PictureControl"
 import { Prose } from "./Prose"
 import { Select, type Choice } from "./Select"
 
@@ -18,7 +19,8 @@ interface Props {
   materials?: Material[]
   /** What a field that names a layer can name. */
   layers?: Choice[]
-  onChange: (value: unknown) => void
+  /** @param beside values of other fields that come with it: a photo brings its colour */
+  onChange: (value: unknown, beside?: Record<string, unknown>) => void
 }
 
 /** One row of a ruled sheet: what it is on the left, a control drawn from the field's declaration on the right. */
@@ -84,6 +86,7 @@ function Control(props: Props & { id: string }) {
       />
     )
   }
+  if (field.kind === "picture") return <PictureControl id={id} value={value} onChange={onChange} />
   if (field.kind === "spot") {
     return (
       <span className="flex flex-wrap items-center justify-end gap-3">

@@ -74,7 +74,7 @@ export function MaterialForm({ stashed, units, kinds, onClose }: Props) {
         same(valueAt(draft, place), valueAt(stashed?.material, place)) ? stashed?.lengths[place] : undefined
       }
       problem={problems.find((problem) => problem.at === place)?.says}
-      onChange={(value) => setDraft(put(draft, place, value))}
+      onChange={(value, beside) => setDraft({ ...put(draft, place, value), ...beside })}
     />
   )
   const general = problems.filter((problem) => problem.at === "" || problem.at === "version" || problem.at === "id")

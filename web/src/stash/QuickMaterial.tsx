@@ -18,7 +18,7 @@ interface Props {
 }
 
 /** What makes a kind what it is; everything else can be said later, in the stash. */
-const ESSENTIAL = ["name", "width", "diameter", "sort", "colour"]
+const ESSENTIAL = ["name", "width", "diameter", "sort", "picture", "colour"]
 const OF_OFFER = ["length", "width", "count", "price"]
 
 type Draft = Partial<Material> & Record<string, unknown>
@@ -51,7 +51,7 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
       place={place}
       value={valueAt(draft, place)}
       problem={problems.find((problem) => problem.at === place)?.says}
-      onChange={(value) => setDraft(put(draft, place, value))}
+      onChange={(value, beside) => setDraft({ ...put(draft, place, value), ...beside })}
     />
   )
   const chosen = (some: Field[], names: string[]) =>

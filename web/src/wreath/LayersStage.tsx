@@ -2,9 +2,19 @@ import { useState, type ReactNode } from "react"
 import { Link } from "react-router"
 import type { Covering, Declarations, Material } from "../keep/client"
 import { useStash } from "../keep/queries"
-import { OpenChoice } from "../pieces/OpenChoice"
 import { LayerControls } from "./LayerControls"
-import { freshId, knownMaterials, layersOf, namesOf, sittingOn, withMaterials, without } from "./layers"
+import { LayerOrder } from "./LayerOrder"
+import {
+  copied,
+  freshId,
+  knownMaterials,
+  layersOf,
+  moved,
+  namesOf,
+  sittingOn,
+  withMaterials,
+  without,
+} from "./layers"
 import type { StageProps } from "./stageProps"
 
 interface Props extends StageProps {
@@ -39,15 +49,15 @@ export function LayersStage({ stage, children, ...props }: Props) {
   return (
     <section aria-label={declared?.title}>
       {own.length > 1 && (
-        <div className="pb-2">
-          <OpenChoice
-            label="Layer"
-            name="layer"
-            value={String(place)}
-            onChange={(value) => setChosen(Number(value))}
-            choices={own.map(({ layer }, i) => ({ value: String(i), says: `${i + 1}. ${nameOf(layer.id)}` }))}
-          />
-        </div>
+        <LayerOrder
+          layers={own.map(({ layer }) => ({ id: layer.id, says: nameOf(layer.id) }))}
+          chosen={place}
+          onChoose={setChosen}
+          onMove={(from, to) => {
+            onChange(moved(plan, own[from]!.index, own[to]!.index, own))
+            setChosen(to)
+          }}
+        />
       )}
       {open ? (
         <LayerControls key={open.layer.id} {...props} layer={open.layer} index={open.index} known={known} />
@@ -57,6 +67,16 @@ export function LayersStage({ stage, children, ...props }: Props) {
       {open && (
         <p className="no-print flex flex-wrap gap-4 pt-3 text-sm">
           <More stage={declared} offered={offered} known={known} onAdd={add} />
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => {
+              onChange(copied(plan, open.index))
+              setChosen(place + 1)
+            }}
+          >
+            Copy this layer
+          </button>
           <button
             type="button"
             className="link-button"

@@ -65,14 +65,14 @@ export function without(plan: Plan, gone: PlanLayer, sitting: "go too" | "stay")
       layers.forEach((layer) => typeof layer.on === "string" && goes.has(layer.on) && goes.add(layer.id))
     }
   }
-  const stay = layers.filter((layer) => !goes.has(layer.id)).map((layer) => moved(layer, gone))
+  const stay = layers.filter((layer) => !goes.has(layer.id)).map((layer) => resettled(layer, gone))
   // The maker’s own steps stay, behind the cutting.
   const steps = plan.steps?.map((step) => (goes.has(String(step.after)) ? { ...step, after: "cut" } : step))
   return { ...plan, layers: stay, ...(plan.steps && { steps }) }
 }
 
 /** What sat on a layer that is gone sits where that was: on what it sat on, or at its place. */
-function moved(layer: PlanLayer, gone: PlanLayer): PlanLayer {
+function resettled(layer: PlanLayer, gone: PlanLayer): PlanLayer {
   if (layer.on !== gone.id) return layer
   const { on: _on, at: _at, ...rest } = layer
   return {
@@ -80,6 +80,24 @@ function moved(layer: PlanLayer, gone: PlanLayer): PlanLayer {
     ...(gone.on === undefined ? {} : { on: gone.on }),
     ...(gone.at === undefined ? {} : { at: gone.at }),
   }
+}
+
+/** The plan with a layer laid where another of its stage is; those of other stages stay where they are. */
+export function moved(plan: Plan, from: number, to: number, stage: { index: number }[]): Plan {
+  const layers = plan.layers ?? []
+  const places = stage.map(({ index }) => index)
+  const order = places.filter((index) => index !== from)
+  order.splice(places.indexOf(to), 0, from)
+  const next = [...layers]
+  places.forEach((place, i) => (next[place] = layers[order[i]!]!))
+  return { ...plan, layers: next }
+}
+
+/** The plan with a layer once more, laid right after it. */
+export function copied(plan: Plan, index: number): Plan {
+  const layers = plan.layers ?? []
+  const copy = { ...layers[index]!, id: freshId(layers) }
+  return { ...plan, layers: [...layers.slice(0, index + 1), copy, ...layers.slice(index + 1)] }
 }
 
 /** The layers of one stage, each with its place in the plan; a method that is not known belongs to the covering. */

@@ -71,7 +71,7 @@ function Answers({ summary }: { summary: NonNullable<ListedWreath["summary"]> })
   )
 }
 
-/** Copied, with the copy opened; or deleted, and brought back from the bin. */
+/** Copied, with the copy opened; put away and brought back; or deleted, and brought back from the bin. */
 function Actions({ wreath }: { wreath: ListedWreath }) {
   const queries = useQueryClient()
   const navigate = useNavigate()
@@ -92,11 +92,24 @@ function Actions({ wreath }: { wreath: ListedWreath }) {
     },
     onSettled: () => askAgain(queries, ["wreaths", "bin"]),
   })
-  const failed = copy.error ?? remove.error
+  const away = useMutation({
+    mutationFn: async (put_away: boolean) =>
+      answered(await api.PUT("/wreaths/{id}/put-away", { params: { path: { id: wreath.id } }, body: { put_away } })),
+    onSettled: () => askAgain(queries, ["wreaths"]),
+  })
+  const failed = copy.error ?? remove.error ?? away.error
   return (
     <p className="flex flex-wrap gap-4 text-sm text-quiet">
       <button type="button" className="link-button" onClick={() => copy.mutate()} aria-label={`Copy ${wreath.name}`}>
         Copy
+      </button>
+      <button
+        type="button"
+        className="link-button"
+        onClick={() => away.mutate(!wreath.put_away)}
+        aria-label={`${wreath.put_away ? "Bring back" : "Put away"} ${wreath.name}`}
+      >
+        {wreath.put_away ? "Bring back" : "Put away"}
       </button>
       <button
         type="button"

@@ -17,7 +17,7 @@ export function WreathsScreen() {
       <main className="mx-auto max-w-7xl px-4 py-4 sm:px-6">
         <div className="flex items-baseline gap-4 pb-2">
           <h1 className="text-2xl">Wreaths</h1>
-          <span className="text-quiet">{wreaths.data && `${wreaths.data.length} planned`}</span>
+          <span className="text-quiet">{wreaths.data && countSays(wreaths.data)}</span>
           <Link className="amber-button ml-auto" to="/new">
             New wreath
           </Link>
@@ -40,6 +40,11 @@ export function WreathsScreen() {
   )
 }
 
+const countSays = (wreaths: Listed) => {
+  const out = wreaths.filter((each) => !each.put_away).length
+  return `${out} planned`
+}
+
 type Listed = NonNullable<ReturnType<typeof useWreathList>["data"]>
 
 /** Looked through, in order, in groups, page by page. */
@@ -48,8 +53,20 @@ function List({ wreaths }: { wreaths: Listed }) {
   const [order, setOrder] = useState("planned")
   const [grouping, setGrouping] = useState("none")
   const [page, setPage] = useState(0)
+  const [away, setAway] = useState(false)
+  const putAway = wreaths.filter((each) => each.put_away).length
+  // The last that is brought back closes the cupboard.
+  const looking = away && putAway > 0
   const occasions = Object.fromEntries((useOccasions().data ?? []).map(({ id, name }) => [id, name]))
-  const all = arranged(found(wreaths, text), order, grouping, occasions)
+  const all = arranged(
+    found(
+      wreaths.filter((each) => (each.put_away ?? false) === looking),
+      text,
+    ),
+    order,
+    grouping,
+    occasions,
+  )
   const pages = Math.max(Math.ceil(all.length / ON_A_PAGE), 1)
   const now = Math.min(page, pages - 1)
   const shown = all.slice(now * ON_A_PAGE, (now + 1) * ON_A_PAGE)
@@ -73,6 +90,11 @@ function List({ wreaths }: { wreaths: Listed }) {
         />
         <Choosing label="In order" value={order} choices={orders} onChange={setOrder} />
         <Choosing label="Groups" value={grouping} choices={groupings} onChange={setGrouping} />
+        {putAway > 0 && (
+          <button type="button" className="link-button" aria-pressed={looking} onClick={() => setAway(!looking)}>
+            {looking ? "All that are planned" : `${putAway} put away`}
+          </button>
+        )}
       </div>
       {all.length === 0 && <p className="py-6 text-quiet">No wreath is called so.</p>}
       <ul className="grid gap-x-8 md:grid-cols-2">

@@ -1,4 +1,5 @@
-const MOST = 1600
+/** As many pixels as the server keeps of a photo. */
+const MOST = 2000
 
 /** A photo as a data address, no larger than a screen needs. */
 export async function shrunk(file: File | undefined): Promise<string | undefined> {
