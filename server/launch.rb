@@ -2,7 +2,8 @@
 
 # Starts the database, then the application, and stops both in the other order.
 #
-#   bundle exec ruby server/launch.rb     PORT and HOST choose the address; VAR where the data lives
+#   bundle exec ruby server/launch.rb     PORT and HOST choose the address; VAR where the data lives;
+#                                         --empty begins without the example street
 
 # What was asked for, before anything else reads it in its own way.
 ASKED = ENV.to_h.slice("HOST", "PORT", "VAR").freeze
@@ -38,10 +39,12 @@ module Server
     LOG_BYTES = 10_000_000
 
     # @param env [Hash] `HOST`, `PORT`, `VAR`
-    def initialize(env)
+    # @param empty [Boolean] whether a first start begins with nothing in it
+    def initialize(env, empty: false)
       @hosts = hosts(env.fetch("HOST", "127.0.0.1"))
       @wanted = port(env.fetch("PORT", "9292"))
       @var = File.expand_path(env.fetch("VAR", File.join(__dir__, "../var")))
+      @empty = empty
     end
 
     def run
@@ -86,7 +89,7 @@ module Server
       database.start
       store = Store.new(database.connect("lantern"), answers:, backups: File.join(@var, "backups"))
       puts "  MariaDB on #{database.address}"
-      Demo.load(store)
+      Demo.load(store) unless @empty
       App.set :store, store
       App.set :answers, answers
       serve(database, store)
@@ -181,4 +184,4 @@ module Server
   end
 end
 
-Server::Launch.new(ASKED).run if $PROGRAM_NAME == __FILE__
+Server::Launch.new(ASKED, empty: ARGV.include?("--empty")).run if $PROGRAM_NAME == __FILE__

@@ -115,6 +115,9 @@ module Server
       end
     end
 
+    # Whether that was done in the life of this database.
+    def done?(name) = @database[:settings].where(name:).any?
+
     # Runs the block as one change, once for every name that a request brings; whoever brings it again within a day
     # is given the same answer.
     # @param name [String] the request's own, which no other has

@@ -46,7 +46,9 @@ module Server
             asked(:picture_png, plan, store.pictures.of(plan))
           end
 
-          get("/api/wreaths/list") { JSON.generate("wreaths" => store.wreaths.listed_with(store.kept)) }
+          get("/api/wreaths/list") {
+            JSON.generate("wreaths" => store.wreaths.listed_with(store.kept), "example" => !store.done?("demo"))
+          }
 
           get "/api/wreaths/:id/summary" do
             plan = store.wreaths.find(id)["plan"]

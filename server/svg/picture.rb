@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "cgi"
+require_relative "folds"
 require_relative "ribbon"
 require_relative "surface"
 
@@ -106,7 +107,7 @@ module Server
       end
 
       WAYS = {"cord" => :cord, "band" => :band_of, "knot" => :knot, "line" => :line, "loop" => :loop, "disc" => :disc,
-              "panel" => :panel, "tail" => :tail, "wash" => nil}.freeze
+              "panel" => :panel, "tail" => :tail, "gathered" => :gathered, "cushion" => :cushion, "wash" => nil}.freeze
       private_constant :WAYS
 
       def cord(lie, (from, to), material)
@@ -125,6 +126,26 @@ module Server
         [%(<polygon #{placed(from, angle)} points="#{local.map { _1.join(",") }.join(" ")}" ) +
           %(fill="#{fill(material, lie["width"])}" #{edge([lie["width"] * 0.018, 0.05].min)}/>)]
       end
+
+      # With the folds that run along it from end to end.
+      def gathered(lie, points, material)
+        folds = FOLDS.map { |share| line_of(Folds.along(points, share)) }.join
+        [*band_of(lie, points, material), fold(folds, lie["width"] * 0.018)]
+      end
+
+      # Where folds lie across a gathered strip (from memory).
+      FOLDS = [0.2, 0.4, 0.62, 0.82].freeze
+
+      # Gathered at both ties, full between them; light on the side of the upper left.
+      def cushion(lie, points, material)
+        middle = points.transpose.map { _1.sum / points.size }
+        [*panel(lie, points, material), fold(Folds.from_ties(points, middle).map { line_of(_1) }.join, 0.05),
+          %(<path d="#{line_of(Folds.lit(points, middle))}" fill="none" stroke="#ffffff" stroke-opacity="0.4" ) +
+            %(stroke-width="0.1" stroke-linecap="round"/>)]
+      end
+
+      def fold(path, width) = %(<path d="#{path}" fill="none" stroke="#{INK}" stroke-opacity="0.4" ) +
+        %(stroke-width="#{at(width)}" stroke-linejoin="round"/>)
 
       def panel(lie, points, material)
         [%(<path d="#{line_of(points)}Z" fill="#{fill(material, lie["width"])}" ) +

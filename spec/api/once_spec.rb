@@ -39,7 +39,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
         -> { {cut_sheet: ask(:get, "/occasions/#{walk["id"]}/worked")["cut_sheet"]} },
       "/occasions/#{walk["id"]}/uncut" => {},
       "/actions/#{bought}/undo" => {},
-      "/shop/prices" => {}, "/pictures" => {picture: picture},
+      "/shop/prices" => {}, "/example" => {}, "/pictures" => {picture: picture},
       "/stash.csv" => -> { {csv: stash_csv.sub("Hemp cord", "Jute cord"), units: "in", dry: false} },
       "/bin/wreaths/#{gone[0]["id"]}" => {}, "/bin/occasions/#{gone[1]["id"]}" => {},
       "/bin/materials/#{gone[2]["id"]}" => {}

@@ -1,20 +1,24 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query"
-import { StrictMode } from "react"
+import { lazy, StrictMode, Suspense } from "react"
 import { createRoot } from "react-dom/client"
 import { BrowserRouter, Navigate, Route, Routes } from "react-router"
-import { BenchScreen } from "./bench/BenchScreen"
-import { NewWreathScreen } from "./new/NewWreathScreen"
 import { InOurCurrency } from "./keep/InOurCurrency"
-import { SettingsScreen } from "./settings/SettingsScreen"
-import { NotebookScreen } from "./notebook/NotebookScreen"
-import { OccasionScreen } from "./occasions/OccasionScreen"
-import { OccasionsScreen } from "./occasions/OccasionsScreen"
-import { StashScreen } from "./stash/StashScreen"
+import { Fetching } from "./pieces/Fetching"
 import { KeyMap } from "./pieces/KeyMap"
 import { showTheme } from "./pieces/theme"
 import "./styles.css"
-import { WreathScreen } from "./wreath/WreathScreen"
 import { WreathsScreen } from "./wreaths/WreathsScreen"
+
+// The list comes with the first of what is loaded, every other screen when it is gone to.
+const BenchScreen = lazy(async () => ({ default: (await import("./bench/BenchScreen")).BenchScreen }))
+const NewWreathScreen = lazy(async () => ({ default: (await import("./new/NewWreathScreen")).NewWreathScreen }))
+const NotebookScreen = lazy(async () => ({ default: (await import("./notebook/NotebookScreen")).NotebookScreen }))
+const OccasionScreen = lazy(async () => ({ default: (await import("./occasions/OccasionScreen")).OccasionScreen }))
+const OccasionsScreen = lazy(async () => ({ default: (await import("./occasions/OccasionsScreen")).OccasionsScreen }))
+const SettingsScreen = lazy(async () => ({ default: (await import("./settings/SettingsScreen")).SettingsScreen }))
+const StashScreen = lazy(async () => ({ default: (await import("./stash/StashScreen")).StashScreen }))
+const WordsScreen = lazy(async () => ({ default: (await import("./words/WordsScreen")).WordsScreen }))
+const WreathScreen = lazy(async () => ({ default: (await import("./wreath/WreathScreen")).WreathScreen }))
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } })
 
@@ -26,19 +30,22 @@ createRoot(document.getElementById("root")!).render(
       <BrowserRouter>
         <KeyMap />
         <InOurCurrency>
-          <Routes>
-            <Route path="/" element={<WreathsScreen />} />
-            <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
-            <Route path="/wreaths/:id/bench" element={<BenchScreen />} />
-            <Route path="/notebook" element={<NotebookScreen />} />
-            <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
-            <Route path="/occasions" element={<OccasionsScreen />} />
-            <Route path="/occasions/:id" element={<OccasionScreen />} />
-            <Route path="/new" element={<NewWreathScreen />} />
-            <Route path="/settings" element={<SettingsScreen />} />
-            <Route path="/stash" element={<StashScreen />} />
-            <Route path="*" element={<Navigate to="/" replace />} />
-          </Routes>
+          <Suspense fallback={<Fetching what="The screen" />}>
+            <Routes>
+              <Route path="/" element={<WreathsScreen />} />
+              <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
+              <Route path="/wreaths/:id/bench" element={<BenchScreen />} />
+              <Route path="/notebook" element={<NotebookScreen />} />
+              <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
+              <Route path="/occasions" element={<OccasionsScreen />} />
+              <Route path="/occasions/:id" element={<OccasionScreen />} />
+              <Route path="/new" element={<NewWreathScreen />} />
+              <Route path="/settings" element={<SettingsScreen />} />
+              <Route path="/stash" element={<StashScreen />} />
+              <Route path="/words" element={<WordsScreen />} />
+              <Route path="*" element={<Navigate to="/" replace />} />
+            </Routes>
+          </Suspense>
         </InOurCurrency>
       </BrowserRouter>
     </QueryClientProvider>

@@ -9,6 +9,7 @@ module Lantern
         summary: "A wide strip bunched in the hand, wound full and soft."
 
       spread 0.08 # from memory
+      laid :gathered
 
       # Flat width over covered width: between 1.5 and 2.5 (common practice).
       # Less than one and a half is hardly gathered (common practice).

@@ -189,7 +189,7 @@ module Lantern
       def mend(_corner) = ["lap the turns more", {"lap" => text([lap + lying / 8, lying * 3 / 4].min)}]
 
       def lies
-        [Place::Bands.wound(form, id:, material:, turns: strand_turns, width: lying.to_f)]
+        [Place::Bands.wound(form, id:, material:, turns: strand_turns, width: lying.to_f, kind: self.class.laid.first)]
       end
 
       # Laps lie double.

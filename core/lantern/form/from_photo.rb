@@ -43,6 +43,9 @@ module Lantern
       ].freeze
       private_constant :PIXEL, :SIDE
 
+      # @return [Array<Hash>] the sheets there are, for the API
+      def self.declare_sheets = SHEETS.map { |name, sheet| {"value" => name.to_s, "says" => sheet.title} }
+
       # @param document [Hash] `units`, `picture` with its `width` and `height` in pixels, `sheet`, its four `corners` one
       #   after another, whether it lies the other way than it seems (`turned`), `sizes` with a `name` and `taps` each,
       #   and an `outline` of taps

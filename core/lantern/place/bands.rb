@@ -13,13 +13,14 @@ module Lantern
 
       # Turn after turn. A strip askew at the angle with tan a = g/p covers w / sin a along the run.
       # @param turns [Array<Integer>] on every strand
-      def wound(form, id:, material:, turns:, width:)
+      # @param kind [Class] of lie: a flat band, or a gathered one
+      def wound(form, id:, material:, turns:, width:, kind: Lie::Band)
         front, back = form.section.front, form.section.back
         over = front.length / form.section.girth
         # As far from the one end of an open band as from the other.
         begins, ends = 0.5 - over / 2, 0.5 + over / 2
         sides = {front: crossing(front, begins, ends), back: crossing(back, ends, 1 + begins)}
-        Lie::Band.new(layer: id, unit: :turns, materials: [material], width:, reach: width * 0.04,
+        kind.new(layer: id, unit: :turns, materials: [material], width:, reach: width * 0.04,
           **sides.to_h { |side, places|
             [side, form.stretches.strands.zip(turns).flat_map { |strand, count|
               # Where a band has a start, the strip's own end is glued behind it.

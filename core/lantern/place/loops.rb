@@ -40,7 +40,7 @@ module Lantern
               across + half * Math.sin(turn * Math::PI / 10))
           }}
         end
-        Lie::Panel.new(layer: id, unit: :loops, materials: [material], width: 2.0,
+        Lie::Cushion.new(layer: id, unit: :loops, materials: [material], width: 2.0,
           reach: [cushion(length, step), width / 2].min, front: items)
       end
 

@@ -1,63 +1,7 @@
 # frozen_string_literal: true
 
-require "matrix"
 require_relative "../../support/helper"
-
-# A camera over a table: a sheet lies at the origin, 8 1/2 x 11 in, and a form 14 in across beside it.
-class PhotoOfTable
-  WIDE, HIGH = 2000, 1500
-  SHEET = [[0, 0], [8.5, 0], [8.5, 11], [0, 11]].freeze
-  RING = [17.5, 6.0].freeze
-  # From memory: a white page, a table of wood, and the noise of a phone indoors, of 255.
-  PAGE, TABLE, NOISE = 215, 120, 6
-
-  def initialize(tilt:, pan:, roll:, random: Random.new(7))
-    @random = random
-    turn = ->(a, i, j) {
-      Matrix.identity(3).to_a.tap { |m|
-        m[i][i] = m[j][j] = Math.cos(a)
-        m[i][j] = -Math.sin(a)
-        m[j][i] = Math.sin(a)
-      }.then { Matrix.rows(_1) }
-    }
-    pose = turn.call(roll, 0, 1) * turn.call(tilt, 1, 2) * turn.call(pan, 0, 2)
-    # The plane's own two directions and its origin before the camera, times the lens (published: pinhole camera).
-    columns = [pose.column(0), pose.column(1), pose * Vector[-12.5, -6.0, 0] + Vector[0, 0, 27]]
-    to_picture = Matrix[[1600, 0, WIDE / 2], [0, 1600, HIGH / 2], [0, 0, 1]] * Matrix.columns(columns.map(&:to_a))
-    @table_to_picture, @picture_to_table = to_picture.to_a, to_picture.inverse.to_a
-  end
-
-  def pixel(place) = through(@table_to_picture, place)
-
-  def place(pixel) = through(@picture_to_table, pixel)
-
-  # Brightness as a sensor has it: four looks into a pixel, and noise.
-  def light(x, y)
-    return unless x.between?(0, WIDE - 1) && y.between?(0, HIGH - 1)
-    looks = [[-0.25, -0.25], [0.25, -0.25], [-0.25, 0.25], [0.25, 0.25]].sum do |dx, dy|
-      u, v = place([x + dx, y + dy])
-      (u.between?(0, 8.5) && v.between?(0, 11)) ? PAGE : TABLE
-    end
-    looks / 4.0 + (@random.rand - 0.5) * 2 * NOISE
-  end
-
-  def sheet(off) = SHEET.map { near(pixel(_1), off) }
-
-  def round(across, off, taps: 8) = (0...taps).map { |i|
-    angle = 2 * Math::PI * i / taps
-    near(pixel([RING[0] + across / 2 * Math.cos(angle), RING[1] + across / 2 * Math.sin(angle)]), off)
-  }
-
-  def near(pixel, off) = pixel.map { _1 + (@random.rand * 2 - 1) * off }
-
-  private
-
-  def through(rows, (x, y))
-    (a, b, c), (d, e, f), (g, h, i) = rows
-    depth = g * x + h * y + i
-    [(a * x + b * y + c) / depth, (d * x + e * y + f) / depth]
-  end
-end
+require_relative "../../support/photo_of_table"
 
 RSpec.describe Lantern::Form::FromPhoto do
   # Held by hand: tilted up to so much either way (radians), from a bird's view to a chair's.

@@ -15,6 +15,7 @@ import { useBench } from "./useBench"
 import { useBenchKeys } from "./useBenchKeys"
 import { useRound } from "./useRound"
 import { useSeconds } from "./useSeconds"
+import { useSpokenCount } from "./useSpokenCount"
 import { useWakeLock } from "./useWakeLock"
 
 /** The bench of one wreath that can be made. */
@@ -32,6 +33,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
   const done = bench.counts[step.id] ?? 0
   const action = useRef<HTMLButtonElement>(null)
   const { happen } = bench
+  const voice = useSpokenCount(step, done)
   useWakeLock()
   useSeconds(step.id, (seconds) => happen("time", step.id, seconds))
 
@@ -60,7 +62,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
 
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
-      <Head wreath={wreath} current={current} steps={steps.length} bench={bench} round={round?.place} />
+      <Head wreath={wreath} current={current} steps={steps.length} bench={bench} round={round?.place} voice={voice} />
       {finishing ? (
         <FinishForm
           wreath={wreath}
@@ -122,10 +124,11 @@ interface HeadProps {
   bench: ReturnType<typeof useBench>
   /** When one step is done for all wreaths of an occasion: which of them this is. */
   round?: string
+  voice: ReturnType<typeof useSpokenCount>
 }
 
 /** Which wreath, how far, how long, and whether everything is kept. */
-function Head({ wreath, current, steps, bench, round }: HeadProps) {
+function Head({ wreath, current, steps, bench, round, voice }: HeadProps) {
   const seconds = Object.values(bench.seconds).reduce((sum, each) => sum + each, 0)
   const alike = wreath.plan.quantity ?? 1
   const says = [
@@ -140,7 +143,20 @@ function Head({ wreath, current, steps, bench, round }: HeadProps) {
       <p className="text-quiet">
         {says.join(" · ")} · <span data-kept>{keptSays(bench)}</span>
       </p>
-      <Link className="ml-auto flex min-h-11 items-center underline" to={`/wreaths/${wreath.id}/cover`}>
+      {voice.can && (
+        <button
+          type="button"
+          className="link-button ml-auto min-h-11"
+          aria-pressed={voice.on}
+          onClick={() => voice.turn(!voice.on)}
+        >
+          {voice.on ? "Stop saying the count" : "Say the count aloud"}
+        </button>
+      )}
+      <Link
+        className={`${voice.can ? "" : "ml-auto"} flex min-h-11 items-center underline`}
+        to={`/wreaths/${wreath.id}/cover`}
+      >
         Leave the bench
       </Link>
     </header>

@@ -45,7 +45,7 @@ export function roundSays(step: Step, count: number): string | undefined {
 }
 
 /** When the length that is being laid comes to its end. */
-function nextSays(step: Step, count: number): string {
+export function nextSays(step: Step, count: number): string {
   const total = step.count ?? 0
   if (count >= total) return count > total ? `${count - total} more than planned` : "all of them"
   const at = step.changes?.findIndex((change) => change > count) ?? -1

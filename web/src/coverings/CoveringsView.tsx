@@ -120,7 +120,7 @@ export function CoveringsView({ plan, onChoose, stay }: ViewProps) {
         </>
       )}
       {pair.length === 2 && (
-        <Dialog title="Side by side" wide onClose={() => setPicked([])}>
+        <Dialog title="Side by side" wide="yes" onClose={() => setPicked([])}>
           <SideBySide pair={[pair[0]!, pair[1]!]} known={known} onChoose={choose} />
         </Dialog>
       )}

@@ -7,6 +7,7 @@ import { Handles } from "./Handles"
 import { Dimensions, Gaps } from "./Dimensions"
 import { SizeField } from "./SizeField"
 import { TapeLaid } from "./TapeLaid"
+import { drawingSays } from "./drawingSays"
 import { fractionGlyphs } from "./fractions"
 import { Legend } from "./Legend"
 
@@ -183,8 +184,7 @@ function Plane({ worked, materials, side, pointed, hidden, sizing, placing, gaps
   const letter =
     Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
   const box = [left - letter * 6.5, top - letter * 1.2, right - left + letter * 13, bottom - top + letter * 4.4]
-  const lies = drawing.layers.map((lie) => `${lie.front.length} ${lie.what}`).join(", ") || "the bare form"
-  const says = `${worked.name}, seen from the ${side}: ${lies}.`
+  const says = drawingSays(worked, materials, side)
   return (
     <svg
       viewBox={box.join(" ")}

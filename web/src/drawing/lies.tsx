@@ -1,4 +1,6 @@
 import type { Lie } from "../keep/client"
+import { foldsAlong, foldsFromTies, litSideOf } from "./folds"
+import { pathOf } from "./pathOf"
 import { Fold, Ribbon } from "./ribbon"
 
 /** What a strip is filled with: by the side on which the light falls, or its plain colour. */
@@ -106,9 +108,6 @@ function Knots({ lie, items, fills, far }: Props) {
   })
 }
 
-const pathOf = (points: number[]) =>
-  points.reduce((path, number, i) => path + (i % 2 ? " " : i === 0 ? "M" : "L") + number, "")
-
 function Lines({ lie, items, fills, far }: Props) {
   return items.map(({ points, colour }, index) => (
     <g key={index} fill="none" strokeLinejoin="round" strokeLinecap={lie.unit === "rounds" ? "round" : "butt"}>
@@ -185,6 +184,38 @@ function Panels({ lie, items, fills }: Props) {
   ))
 }
 
+/** A strip that was bunched in the hand: the folds run along it from end to end. */
+function Gathered(props: Props) {
+  return (
+    <>
+      {Bands(props)}
+      {props.items.map(({ points }, index) => (
+        <path key={`folds ${index}`} d={foldsAlong(points)} {...fold} strokeWidth={props.lie.width * 0.018} />
+      ))}
+    </>
+  )
+}
+
+const fold = { fill: "none", stroke: edge, strokeOpacity: 0.4, strokeLinejoin: "round" } as const
+
+/** A loop that stands up between two ties: gathered at both, its upper left in the light. */
+function Cushions(props: Props) {
+  return props.items.map((item, index) => (
+    <g key={index}>
+      {Panels({ ...props, items: [item] })}
+      <path d={foldsFromTies(item.points)} {...fold} strokeWidth={0.05} />
+      <path
+        d={litSideOf(item.points)}
+        fill="none"
+        stroke="white"
+        strokeOpacity={0.4}
+        strokeWidth={0.1}
+        strokeLinecap="round"
+      />
+    </g>
+  ))
+}
+
 /** Tails of a bow, from the pinch to their ends. */
 function Tails({ lie, items, fills, far }: Props) {
   return items.map(({ points, colour }, index) => {
@@ -206,5 +237,7 @@ const ways: Record<Lie["kind"], (props: Props) => React.ReactNode> = {
   disc: Discs,
   panel: Panels,
   tail: Tails,
+  gathered: Gathered,
+  cushion: Cushions,
   wash: Wash,
 }

@@ -21,6 +21,7 @@ export const keys = {
   advice: (plan?: Plan) => ["advice", plan] as const,
   adviceOfOccasion: (id: number) => ["occasions", id, "advice"] as const,
   backwards: (plan: Plan, layer: number, budget: string) => ["backwards", plan, layer, budget] as const,
+  photoSizes: (photo: string, taps: unknown) => ["photoSizes", photo, taps] as const,
   shop: () => ["shop"] as const,
   occasions: () => ["occasions"] as const,
   occasion: (id: number) => ["occasions", id] as const,

@@ -30,7 +30,7 @@ export const useWreaths = () =>
 
 /** All wreaths as a list shows them. */
 export const useWreathList = () =>
-  useQuery({ queryKey: keys.wreathList(), queryFn: async () => answered(await api.GET("/wreaths/list")).wreaths })
+  useQuery({ queryKey: keys.wreathList(), queryFn: async () => answered(await api.GET("/wreaths/list")) })
 
 /** A wreath in a line: as the list knows it, or as it is worked now. */
 export const useSummary = ({ id, digest, summary, problem }: ListedWreath) =>

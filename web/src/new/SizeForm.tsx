@@ -1,9 +1,9 @@
 import { Sheet } from "../drawing/Sheet"
-import { onBase } from "../form/changes"
+import { BaseRow } from "../form/BaseRow"
 import type { Declarations, Plan } from "../keep/client"
 import { useWork } from "../keep/queries"
 import { FieldControl } from "../pieces/FieldControl"
-import { OpenChoice } from "../pieces/OpenChoice"
+import { MeasureButton } from "../photo/MeasureButton"
 import { sizingOf } from "../wreath/onDrawing"
 import { put, valueAt } from "../wreath/places"
 
@@ -49,17 +49,11 @@ export function SizeForm({ plan, declarations, sized, onPlan, onBack, onNext }: 
       </div>
       <div>
         <h2 className="text-xl">How large is it?</h2>
-        <p className="text-sm text-quiet">Labels lie: measure yours. Leave what you do not know.</p>
-        <div className="row">
-          <span>Base</span>
-          <OpenChoice
-            label="Base"
-            name="form.base"
-            value={plan.form.base}
-            choices={declarations.forms.bases.map((each) => ({ value: each.name, says: each.title }))}
-            onChange={(name) => onPlan(onBase(plan, declarations.forms, name))}
-          />
-        </div>
+        <p className="flex flex-wrap items-baseline gap-x-4 text-sm">
+          <span className="text-quiet">Labels lie: measure yours. Leave what you do not know.</span>
+          <MeasureButton plan={plan} forms={declarations.forms} onChange={onPlan} />
+        </p>
+        <BaseRow plan={plan} forms={declarations.forms} onChange={onPlan} />
         {fields.map((field) => (
           <FieldControl
             key={field.name}

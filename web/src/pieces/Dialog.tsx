@@ -1,5 +1,7 @@
 import { useEffect, useRef, type ReactNode } from "react"
 
+const WIDTHS = { no: "max-w-2xl", yes: "max-w-3xl", very: "max-w-6xl" }
+
 /** A dialog on the native element: Escape closes it, focus stays in it and comes back. */
 export function Dialog({
   title,
@@ -8,7 +10,7 @@ export function Dialog({
   children,
 }: {
   title: string
-  wide?: boolean
+  wide?: "yes" | "very"
   onClose: () => void
   children: ReactNode
 }) {
@@ -25,7 +27,7 @@ export function Dialog({
       onClose={onClose}
       onClick={(event) => event.target === element.current && element.current?.close()}
     >
-      <div className={`dialog-box modal-box ${wide ? "max-w-3xl" : "max-w-2xl"}`}>
+      <div className={`dialog-box modal-box ${WIDTHS[wide ?? "no"]}`}>
         <div className="mb-3 flex items-start gap-4">
           <h2 className="text-xl">{title}</h2>
           <button type="button" className="plain-button ml-auto" onClick={() => element.current?.close()}>

@@ -1,4 +1,4 @@
-import { Settings } from "lucide-react"
+import { BookOpen, Settings } from "lucide-react"
 import { useEffect, useState, type ReactNode } from "react"
 import { NavLink } from "react-router"
 import type { Units } from "../keep/client"
@@ -54,6 +54,9 @@ export function Page({ title, units, onUnits, children }: Props) {
           ))}
         </nav>
         <div className="ml-auto flex flex-wrap items-center gap-3">
+          <NavLink to="/words" aria-label="Words and sums" className={({ isActive }) => placeLook(isActive)}>
+            <BookOpen size={20} aria-hidden="true" />
+          </NavLink>
           <NavLink to="/settings" aria-label="Settings" className={({ isActive }) => placeLook(isActive)}>
             <Settings size={20} aria-hidden="true" />
           </NavLink>

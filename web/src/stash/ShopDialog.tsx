@@ -25,7 +25,7 @@ export function ShopDialog({ onClose }: { onClose: () => void }) {
   }
   const sold = stash.filter((each) => shop?.offers[each.material.id])
   return (
-    <Dialog title={shop?.name ?? "The shop"} wide onClose={onClose}>
+    <Dialog title={shop?.name ?? "The shop"} wide="yes" onClose={onClose}>
       <p className="font-semibold">{shop?.says}</p>
       <p className="text-quiet">
         {shop &&

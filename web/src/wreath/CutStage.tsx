@@ -40,6 +40,12 @@ export function CutStage({
           <a className="plain-button" href={`/api/wreaths/${id}/pattern-card.pdf`} download>
             Pattern card
           </a>
+          <a className="plain-button" href={`/api/wreaths/${id}/picture.png`} download>
+            Picture
+          </a>
+          <a className="plain-button" href={`/api/wreaths/${id}/picture.svg?photos=yes`} download>
+            SVG
+          </a>
           <a className="plain-button" href={`/api/wreaths/${id}/cut-sheet.csv`} download>
             CSV
           </a>

@@ -1,13 +1,14 @@
 import type { Field } from "../keep/client"
-import { onBase, onShape, tidied } from "../form/changes"
+import { BaseRow } from "../form/BaseRow"
+import { onShape, tidied } from "../form/changes"
 import { JoinedParts } from "../form/JoinedParts"
 import { OutlineCorners } from "../form/OutlineCorners"
 import { OwnForms } from "../form/OwnForms"
 import { ShapePicker } from "../form/ShapePicker"
 import { FieldControl } from "../pieces/FieldControl"
 import { Fold } from "../pieces/Fold"
-import { OpenChoice } from "../pieces/OpenChoice"
 import { Working } from "../pieces/Working"
+import { MeasureButton } from "../photo/MeasureButton"
 import { Findings } from "./Findings"
 import { FormBefore } from "./FormBefore"
 import { FormStock } from "./FormStock"
@@ -49,16 +50,10 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
         onChoose={(name) => onChange(onShape(plan, declarations.forms, name))}
       />
       <OwnForms plan={plan} shelf={shelf} onChoose={(form) => onChange({ ...plan, form })} />
-      <div className="row">
-        <span>Base</span>
-        <OpenChoice
-          label="Base"
-          name="form.base"
-          value={plan.form.base}
-          choices={bases.map((each) => ({ value: each.name, says: each.title }))}
-          onChange={(name) => onChange(onBase(plan, declarations.forms, name))}
-        />
-      </div>
+      <BaseRow plan={plan} forms={declarations.forms} onChange={onChange} />
+      <p className="py-2">
+        <MeasureButton plan={plan} forms={declarations.forms} onChange={onChange} />
+      </p>
       <FormStock plan={plan} worked={worked} problem={problemAt("form.material")} onChange={onChange} />
       <FormBefore
         field={declarations.forms.before}

@@ -3,17 +3,22 @@ import type { TapeFigure, WorkedPlan } from "../keep/client"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
 import { Working } from "../pieces/Working"
+import { changesSay } from "./changesSay"
 import { workingFor } from "./workings"
 
 /** The measuring tape across the foot of a wreath: the answers, each opening its sum. */
 export function Tape({ worked, stale }: { worked: WorkedPlan; stale: boolean }) {
   const [open, setOpen] = useState<TapeFigure>()
+  const changes = useChanges(worked.tape)
   return (
     <footer
       aria-label="The tape"
       className="no-print sticky bottom-0 z-10 mt-auto border-t border-base-content bg-accent text-accent-content"
     >
       <Marks />
+      <p role="status" className="sr-only">
+        {changes}
+      </p>
       {worked.tape.length === 0 && (
         <p className="px-6 pb-4">Choose a covering and a material: the answers stand here.</p>
       )}
@@ -39,6 +44,24 @@ export function Tape({ worked, stale }: { worked: WorkedPlan; stale: boolean }) 
     </footer>
   )
 }
+
+/** A moment after the last change, what has changed, for who cannot see it flash. */
+function useChanges(tape: TapeFigure[]): string {
+  const before = useRef(tape)
+  const [said, setSaid] = useState("")
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      const changes = changesSay(before.current, tape)
+      before.current = tape
+      if (changes) setSaid(changes)
+    }, QUIET)
+    return () => clearTimeout(timer)
+  }, [tape])
+  return said
+}
+
+/** Milliseconds without a change before it is said. */
+const QUIET = 900
 
 function Figure({ figure, onOpen }: { figure: TapeFigure; onOpen: () => void }) {
   const number = useRef<HTMLSpanElement>(null)

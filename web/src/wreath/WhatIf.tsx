@@ -69,7 +69,7 @@ interface SideProps {
 function SideBySide({ plans, onKeep, onClose }: SideProps) {
   const now = plans[0]!
   return (
-    <Dialog title="What if?" wide onClose={onClose}>
+    <Dialog title="What if?" wide="yes" onClose={onClose}>
       <div className={`grid gap-4 ${plans.length > 2 ? "sm:grid-cols-3" : "sm:grid-cols-2"}`}>
         {plans.map((plan, index) => (
           <Variant

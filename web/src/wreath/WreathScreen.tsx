@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from "@tanstack/react-query"
 import { useState } from "react"
 import { Link, useParams } from "react-router"
 import { CoveringsView } from "../coverings/CoveringsView"
@@ -67,7 +68,9 @@ interface OpenProps {
 function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
   const work = useWork(plan).data
   const [worked, setWorked] = useState<WorkedPlan>()
-  if (work?.worked && work.worked !== worked) setWorked(work.worked)
+  // What is the same as before stays the very same, so that nothing of it is drawn anew.
+  const latest = work?.worked && replaceEqualDeep(worked, work.worked)
+  if (latest && latest !== worked) setWorked(latest)
   const problems = work?.problems ?? []
   const changeUnits = async (units: Units) =>
     wreath.change(answered(await api.POST("/units", { body: { plan, to: units } })))

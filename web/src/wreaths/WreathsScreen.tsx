@@ -1,5 +1,7 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { Link } from "react-router"
+import { answered, api, type ListedWreath } from "../keep/client"
 import { useOccasions, useWreathList } from "../keep/queries"
 import { Deleted } from "../pieces/Deleted"
 import { Page } from "../pieces/Page"
@@ -11,32 +13,58 @@ import { WreathRow } from "./WreathRow"
 /** All wreaths, each drawn, with whether the stash is enough and what is to be paid. */
 export function WreathsScreen() {
   const [units, setUnits] = useUnits()
-  const wreaths = useWreathList()
+  const list = useWreathList()
+  const wreaths = list.data?.wreaths
   return (
     <Page title="Wreaths" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-7xl px-4 py-4 sm:px-6">
         <div className="flex items-baseline gap-4 pb-2">
           <h1 className="text-2xl">Wreaths</h1>
-          <span className="text-quiet">{wreaths.data && countSays(wreaths.data)}</span>
+          <span className="text-quiet">{wreaths && countSays(wreaths)}</span>
           <Link className="amber-button ml-auto" to="/new">
             New wreath
           </Link>
         </div>
-        {wreaths.isError && (
+        {list.isError && (
           <p role="alert" className="font-semibold text-error">
-            {wreaths.error.message}
+            {list.error.message}
           </p>
         )}
-        {wreaths.data?.length === 0 && (
+        {wreaths?.length === 0 && (
           <p className="py-6 text-quiet">
             Pick a form and see it covered, with what to cut, what to buy and what it costs.
           </p>
         )}
-        {wreaths.data && wreaths.data.length > 0 && <List wreaths={wreaths.data} />}
+        {wreaths?.length === 0 && list.data?.example && <Example />}
+        {wreaths && wreaths.length > 0 && <List wreaths={wreaths} />}
         <Deleted shelf="wreaths" />
         <Keeping />
       </main>
     </Page>
+  )
+}
+
+/** For who began with nothing and wants to look round. */
+function Example() {
+  const queries = useQueryClient()
+  const load = useMutation({
+    mutationFn: async () => answered(await api.POST("/example")),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  return (
+    <p className="flex flex-wrap items-center gap-3">
+      <button type="button" className="plain-button" onClick={() => load.mutate()} disabled={load.isPending}>
+        Load the example street
+      </button>
+      <span className="text-quiet">
+        {load.isPending ? "Loading…" : "Twenty-seven wreaths, a stash and a lantern walk to look round in; made up."}
+      </span>
+      {load.isError && (
+        <span role="alert" className="font-semibold text-error">
+          {load.error.message}
+        </span>
+      )}
+    </p>
   )
 }
 
@@ -45,7 +73,7 @@ const countSays = (wreaths: Listed) => {
   return `${out} planned`
 }
 
-type Listed = NonNullable<ReturnType<typeof useWreathList>["data"]>
+type Listed = ListedWreath[]
 
 /** Looked through, in order, in groups, page by page. */
 function List({ wreaths }: { wreaths: Listed }) {

@@ -1,0 +1,131 @@
+import { useRef, useState } from "react"
+import { pictureAt } from "../drawing/Textures"
+import type { Place, Taps } from "./taps"
+
+interface Props {
+  picture: { id: string; width: number; height: number }
+  taps: Taps
+  /** The target that is being tapped. */
+  target: string
+  /** Where the sheet's corners were found to be. */
+  found?: number[][]
+  onTap: (place: Place) => void
+}
+
+/** Pixels that an arrow key moves the cross by; with Shift, one. */
+const STEP = 12
+/** How many times the loupe enlarges. */
+const LOUPE = 4
+
+const ARROWS: Record<string, Place> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+}
+
+/** A photo that is tapped on, with a loupe at its corner: by finger, or with the arrow keys and Enter. */
+export function TappedPhoto({ picture, taps, target, found, onTap }: Props) {
+  const { width, height } = picture
+  const frame = useRef<SVGSVGElement>(null)
+  const [at, setAt] = useState<Place>()
+  const place = (event: { clientX: number; clientY: number }): Place => {
+    const box = frame.current!.getBoundingClientRect()
+    const inside = (share: number, most: number) => Math.min(Math.max(share * most, 0), most)
+    return [
+      inside((event.clientX - box.left) / box.width, width),
+      inside((event.clientY - box.top) / box.height, height),
+    ]
+  }
+  const byKey = (event: React.KeyboardEvent) => {
+    const [x, y] = at ?? [width / 2, height / 2]
+    const arrow = ARROWS[event.key]
+    if (event.key === "Enter" || event.key === " ") onTap([x, y])
+    else if (arrow) {
+      const step = event.shiftKey ? 1 : STEP
+      setAt([Math.min(Math.max(x + arrow[0] * step, 0), width), Math.min(Math.max(y + arrow[1] * step, 0), height)])
+    } else return
+    event.preventDefault()
+  }
+  const dot = Math.max(width, height) / 140
+  return (
+    <div className="relative">
+      <svg
+        ref={frame}
+        viewBox={`0 0 ${width} ${height}`}
+        className="tapped-photo"
+        style={{ aspectRatio: `${width} / ${height}` }}
+        tabIndex={0}
+        role="application"
+        aria-label="The photo: the arrow keys move the cross, with Shift by a hair; Enter taps"
+        onPointerMove={(event) => setAt(place(event))}
+        onPointerLeave={() => setAt(undefined)}
+        onClick={(event) => onTap(place(event))}
+        onKeyDown={byKey}
+      >
+        <image href={pictureAt(picture.id)} width={width} height={height} />
+        <Marks taps={taps} target={target} dot={dot} />
+        {found && (
+          <polygon
+            points={found.map((corner) => corner.join(",")).join(" ")}
+            fill="none"
+            stroke="var(--color-secondary)"
+            strokeWidth={dot * 0.5}
+            strokeDasharray={`${dot} ${dot}`}
+          />
+        )}
+        {at && <Cross at={at} size={dot * 4} />}
+      </svg>
+      {at && (
+        <svg
+          aria-hidden="true"
+          className={`loupe ${at[0] < width / 2 ? "right-2" : "left-2"}`}
+          viewBox={[at[0] - width / LOUPE / 8, at[1] - width / LOUPE / 8, width / LOUPE / 4, width / LOUPE / 4].join(
+            " ",
+          )}
+        >
+          <image href={pictureAt(picture.id)} width={width} height={height} />
+          <Cross at={at} size={width / LOUPE / 16} />
+        </svg>
+      )}
+    </div>
+  )
+}
+
+function Cross({ at: [x, y], size }: { at: Place; size: number }) {
+  return (
+    <path
+      d={`M${x - size} ${y} H${x + size} M${x} ${y - size} V${y + size}`}
+      stroke="var(--color-error)"
+      strokeWidth={size / 14}
+      pointerEvents="none"
+    />
+  )
+}
+
+/** What was tapped, target by target; the one that is being tapped stands out. */
+function Marks({ taps, target, dot }: { taps: Taps; target: string; dot: number }) {
+  return Object.entries(taps).map(([name, places]) => (
+    <g key={name} opacity={name === target ? 1 : 0.55} pointerEvents="none">
+      {places.length > 1 && (
+        <polyline
+          points={places.map((each) => each.join(",")).join(" ")}
+          fill="none"
+          stroke="var(--color-primary)"
+          strokeWidth={dot * 0.4}
+        />
+      )}
+      {places.map(([x, y], i) => (
+        <circle
+          key={i}
+          cx={x}
+          cy={y}
+          r={dot}
+          fill="none"
+          stroke={name === target ? "var(--color-error)" : "var(--color-primary)"}
+          strokeWidth={dot * 0.45}
+        />
+      ))}
+    </g>
+  ))
+}
