@@ -16,6 +16,7 @@ require "puma/configuration"
 require "puma/launcher"
 require "socket"
 require_relative "app"
+require_relative "compressed"
 require_relative "demo"
 require_relative "mariadb"
 require_relative "slow_senders"
@@ -129,7 +130,7 @@ module Server
         puma.workers 0
         puma.first_data_timeout TO_ARRIVE
         puma.persistent_timeout TO_ARRIVE
-        puma.app Manners.new(App.new, log:)
+        puma.app Manners.new(Compressed.new(App.new), log:)
         puma.environment "production"
         puma.log_requests false
       end

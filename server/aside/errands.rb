@@ -9,6 +9,9 @@ module Server
     # What can be asked aside: each a question with all it needs to know, and text or bytes as its answer. None of
     # them touches anything that is kept.
     module Errands
+      # Pixels across a picture in a list: twice what is seen, for screens that have as many.
+      THUMBNAIL = 256
+
       class << self
         # Everything that an errand needs, so that no worker loads it.
         def load
@@ -103,6 +106,9 @@ module Server
 
         # @param photos [Hash{String=>String}] of its materials, as data addresses
         def picture(plan, photos = {}) = Svg::Picture.new(Lantern.work(plan), plan["materials"] || [], photos).svg
+
+        # Small, as lists show it; as text, to be kept.
+        def thumbnail(plan) = [Svg::Raster.png(picture(plan), wide: THUMBNAIL, paper: false)].pack("m0")
 
         def picture_png(plan, photos) = Svg::Raster.png(picture(plan, photos))
 

@@ -8,13 +8,14 @@ module Server
 
       # @param svg [String] as {Picture} writes it
       # @param wide [Integer] pixels across
-      # @return [String] a PNG file on white
+      # @param paper [Boolean] whether it lies on white, or on whatever is beneath it
+      # @return [String] a PNG file
       # @raise [Vips::Error] for what is no SVG
-      def png(svg, wide: 1600)
+      def png(svg, wide: 1600, paper: true)
         # Where it is first needed: the library keeps threads, which no process that forks may have.
         require "vips"
         picture = Vips::Image.svgload_buffer(svg, scale: wide / Picture::WIDE.to_f, unlimited: true)
-        picture.flatten(background: 255).pngsave_buffer(compression: 9)
+        (paper ? picture.flatten(background: 255) : picture).pngsave_buffer(compression: 9)
       end
     end
   end

@@ -3,6 +3,7 @@
 require "fileutils"
 require_relative "helper"
 require_relative "real"
+require_relative "../../server/compressed"
 
 RSpec.configure do |config|
   config.before(:each, :store) do

@@ -3,6 +3,7 @@ import { lazy, StrictMode, Suspense } from "react"
 import { createRoot } from "react-dom/client"
 import { BrowserRouter, Navigate, Route, Routes } from "react-router"
 import { InOurCurrency } from "./keep/InOurCurrency"
+import { settingsQuery, wreathListQuery } from "./keep/queries"
 import { Fetching } from "./pieces/Fetching"
 import { KeyMap } from "./pieces/KeyMap"
 import { showTheme } from "./pieces/theme"
@@ -23,6 +24,9 @@ const WreathScreen = lazy(async () => ({ default: (await import("./wreath/Wreath
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } })
 
 showTheme()
+// What the first screen shows is asked for before it is drawn.
+void queries.prefetchQuery(settingsQuery)
+if (location.pathname === "/") void queries.prefetchQuery(wreathListQuery)
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>

@@ -1,8 +1,9 @@
 import { memo, useId } from "react"
 import type { Drawing, Lie, Material } from "../keep/client"
 import { FormLines } from "./FormLines"
-import { LieItems, type Fill } from "./lies"
-import { colourOf, isPlain, shaded, SurfacePattern } from "./Textures"
+import { degreesOf, directionOf, lightOn, type Fill } from "./fill"
+import { LieItems } from "./lies"
+import { colourOf, isPlain, lightened, shaded, SurfacePattern } from "./Textures"
 
 interface Props {
   drawing: Drawing
@@ -28,7 +29,7 @@ export function isMore(lies: Drawing["layers"], index: number): boolean {
 }
 
 /** The form with its covering as it lies, seen from one side. */
-export function Covered({ drawing, materials, side, pointed, small, hidden = [] }: Props) {
+export const Covered = memo(function Covered({ drawing, materials, side, pointed, small, hidden = [] }: Props) {
   const id = useId()
   const far = side === "front" ? "back" : "front"
   const wash = drawing.layers.findLast(({ kind, layer }) => kind === "wash" && !hidden.includes(layer))
@@ -61,7 +62,7 @@ export function Covered({ drawing, materials, side, pointed, small, hidden = [] 
       {layer(side, false)}
     </g>
   )
-}
+})
 
 /** What the materials of a lie look like, as a text: while it stays the same, nothing of the lie is drawn anew. */
 function looksOf(lie: Lie, drawing: Drawing, materials: Material[]): string {
@@ -92,35 +93,39 @@ const Laid = memo(function Laid({ id, lie, which, looks, far, marked }: LaidProp
   const said = (JSON.parse(looks) as Looks).map((look) =>
     marked ? { ...look, colour: "var(--color-primary)", surface: undefined } : look,
   )
-  const lights = [-1, 0, 1] as const
+  const round = lie.kind === "cord"
+  const used = new Set<string>()
   const fills = said.map(({ colour, surface }, i): Fill => {
-    const plain = far ? shaded(colour) : colour
-    return isPlain(surface)
-      ? { lit: () => plain, colour: plain }
-      : { lit: (light) => `url(#${id}-${i}-${lie.kind === "cord" ? light : 0})`, colour: plain }
+    const lit = (direction: number) => (round ? lightened(colour, lightOn(direction)) : colour)
+    const shown = (direction: number) => (far ? shaded(colour) : lit(direction))
+    if (isPlain(surface)) return { along: (angle) => shown(directionOf(angle)), colour: shown(0) }
+    const along = (angle: number) => {
+      used.add(`${i} ${directionOf(angle)}`)
+      return `url(#${id}-${i}-${directionOf(angle)})`
+    }
+    return { along, colour: far ? shaded(colour) : colour }
   })
+  const items = LieItems({ lie, items: lie[which], fills, far })
   return (
     <>
       <defs>
-        {said.flatMap(({ colour, surface }, i) =>
-          isPlain(surface)
-            ? []
-            : lights
-                .filter((light) => lie.kind === "cord" || light === 0)
-                .map((light) => (
-                  <SurfacePattern
-                    key={`${i} ${light}`}
-                    id={`${id}-${i}-${light}`}
-                    surface={surface!}
-                    colour={colour}
-                    width={lie.width}
-                    light={far ? 0 : light}
-                    shade={far}
-                  />
-                )),
-        )}
+        {[...used].map((each) => {
+          const [i = 0, direction = 0] = each.split(" ").map(Number)
+          const { colour, surface } = said[i]!
+          return (
+            <SurfacePattern
+              key={each}
+              id={`${id}-${i}-${direction}`}
+              surface={surface!}
+              colour={round ? lightened(colour, lightOn(direction)) : colour}
+              width={lie.width}
+              degrees={degreesOf(direction)}
+              shade={far}
+            />
+          )
+        })}
       </defs>
-      <LieItems lie={lie} items={lie[which]} fills={fills} far={far} />
+      {items}
     </>
   )
 })

@@ -1,3 +1,4 @@
+import { memo } from "react"
 import { Eye, EyeOff } from "lucide-react"
 import type { Lie, Material, WorkedPlan } from "../keep/client"
 import { isMore } from "./Covered"
@@ -13,7 +14,7 @@ interface Props {
 }
 
 /** What is drawn, and in what colours; pointing at it fades the others, and every layer can be hidden. */
-export function Legend({ worked, materials, hidden, onPoint, onHide }: Props) {
+export const Legend = memo(function Legend({ worked, materials, hidden, onPoint, onHide }: Props) {
   const lies = worked.drawing.layers
   const named = lies.map((lie, index) => ({ lie, index })).filter(({ lie }) => lie.unit !== "pinches")
   return (
@@ -50,7 +51,7 @@ export function Legend({ worked, materials, hidden, onPoint, onHide }: Props) {
       })}
     </ul>
   )
-}
+})
 
 const wordsFor = (lie: Lie) => (lie.front.length > 0 ? `${lie.front.length} ${lie.what}` : `${lie.what}, behind`)
 

@@ -1,4 +1,4 @@
-import { useRef, useState } from "react"
+import { useCallback, useRef, useState } from "react"
 import type { Bare, Material, Plan, WorkedPlan } from "../keep/client"
 import { useBare } from "../keep/queries"
 import { Covered } from "./Covered"
@@ -82,6 +82,11 @@ export function Sheet({
   const [view, setView] = useState<View>("front")
   const [pointed, setPointed] = useState<number>()
   const [hidden, setHidden] = useState<string[]>([])
+  const hide = useCallback(
+    (layer: string, away: boolean) =>
+      setHidden((before) => (away ? [...before, layer] : before.filter((each) => each !== layer))),
+    [],
+  )
   const { drawing } = worked
   const answer = (key: string) => fractionGlyphs(worked.form.working.find((line) => line.key === key)?.answer ?? "")
   return (
@@ -150,15 +155,7 @@ export function Sheet({
           />
         )}
         {view !== "cut" && (
-          <Legend
-            worked={worked}
-            materials={materials}
-            hidden={hidden}
-            onPoint={setPointed}
-            onHide={(layer, away) =>
-              setHidden((before) => (away ? [...before, layer] : before.filter((each) => each !== layer)))
-            }
-          />
+          <Legend worked={worked} materials={materials} hidden={hidden} onPoint={setPointed} onHide={hide} />
         )}
       </div>
     </section>
@@ -188,7 +185,7 @@ function Plane({ worked, materials, side, pointed, hidden, sizing, placing, gaps
   return (
     <svg
       viewBox={box.join(" ")}
-      className="h-full w-full max-sm:h-80"
+      className="own-layer h-full w-full max-sm:h-80"
       role={sizing || placing?.spots.length ? "group" : "img"}
       aria-label={says}
     >

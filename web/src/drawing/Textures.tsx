@@ -12,6 +12,10 @@ export const shaded = (colour: string) => `color-mix(in oklab, ${colour} 65%, va
 
 export const pictureAt = (id: string) => `/api/pictures/${id}`
 
+/** A colour with so much of the light on it, in percent. */
+export const lightened = (colour: string, light: number) =>
+  light === 0 ? colour : `color-mix(in oklab, ${colour} ${100 - light}%, white)`
+
 /** Whether more than a colour is drawn. */
 export const isPlain = (surface: Surface | undefined) =>
   surface === undefined || (surface.texture === "plain" && surface.picture === undefined)
@@ -20,20 +24,28 @@ interface Props {
   id: string
   surface: Surface
   colour: string
-  /** Across the strip: a twist follows its rope, and the light lies along it. */
+  /** Across the strip: a twist follows its rope. */
   width: number
-  /** On which side of the strip the light falls: -1 above, 1 below, 0 where there is none. */
-  light?: -1 | 0 | 1
+  /** In which direction the strip runs. */
+  degrees?: number
   shade?: boolean
 }
 
 /** A strip of a material laid along the x axis, as a pattern: its colour, its texture, a photo of it at its scale. */
-export function SurfacePattern({ id, surface, colour, width, light = 0, shade = false }: Props) {
+export function SurfacePattern({ id, surface, colour, width, degrees = 0, shade = false }: Props) {
   const base = shade ? shaded(colour) : colour
+  const turned = degrees === 0 ? undefined : `rotate(${degrees})`
   if (surface.picture) {
     const size = surface.picture_width ?? width
     return (
-      <pattern id={id} width={size} height={size} y={-width / 2} patternUnits="userSpaceOnUse">
+      <pattern
+        id={id}
+        width={size}
+        height={size}
+        y={-width / 2}
+        patternUnits="userSpaceOnUse"
+        patternTransform={turned}
+      >
         <image href={pictureAt(surface.picture)} width={size} height={size} preserveAspectRatio="xMidYMid slice" />
         {shade && <rect width={size} height={size} fill="var(--ink)" fillOpacity={0.35} />}
       </pattern>
@@ -43,18 +55,16 @@ export function SurfacePattern({ id, surface, colour, width, light = 0, shade = 
   const size = twist ? width * 0.62 : (surface.repeat ?? width / 3)
   const high = twist ? width : size
   return (
-    <pattern id={id} width={size} height={high} y={-width / 2} patternUnits="userSpaceOnUse">
+    <pattern
+      id={id}
+      width={size}
+      height={high}
+      y={-width / 2}
+      patternUnits="userSpaceOnUse"
+      patternTransform={turned}
+    >
       <rect width={size} height={high} fill={base} />
       {marksOf(surface.texture, size, width)}
-      {twist && light !== 0 && (
-        <rect
-          width={size}
-          height={width * 0.22}
-          y={light < 0 ? width * 0.14 : width * 0.64}
-          fill="white"
-          fillOpacity={0.3}
-        />
-      )}
     </pattern>
   )
 }

@@ -1,13 +1,9 @@
 import type { Lie } from "../keep/client"
 import { foldsAlong, foldsFromTies, litSideOf } from "./folds"
 import { pathOf } from "./pathOf"
+import { cord } from "./cord"
 import { Fold, Ribbon } from "./ribbon"
-
-/** What a strip is filled with: by the side on which the light falls, or its plain colour. */
-export interface Fill {
-  lit: (light: -1 | 0 | 1) => string
-  colour: string
-}
+import type { Fill } from "./fill"
 
 /** One way of drawing for each kind of lie the core knows. */
 interface Props {
@@ -33,55 +29,31 @@ export function LieItems(props: Props) {
 /** Light comes from the upper left: on which side of a strip that runs at this angle it falls. */
 const litSide = (angle: number): -1 | 1 => (Math.cos(angle) - Math.sin(angle) >= 0 ? -1 : 1)
 
+// Cords and turns are many: each is one shape by its corners, with nothing of its own that style or layout would have
+// to be worked out for when a size changes.
 function Cords({ lie, items, fills }: Props) {
   const width = lie.width
-  return items.map(({ points, colour }, index) => {
-    const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] = points
-    const angle = Math.atan2(y2 - y1, x2 - x1)
-    return (
-      <rect
-        key={index}
-        transform={`translate(${x1} ${y1}) rotate(${degrees(angle)})`}
-        x={-width * 0.4}
-        y={-width / 2}
-        width={Math.hypot(x2 - x1, y2 - y1) + width * 0.8}
-        height={width}
-        rx={width / 2}
-        fill={fillOf(fills, colour).lit(litSide(angle))}
-        stroke={edge}
-        strokeOpacity={0.75}
-        strokeWidth={width * 0.06}
-      />
-    )
-  })
+  return (
+    <g stroke={edge} strokeOpacity={0.75} strokeWidth={width * 0.06}>
+      {items.map(({ points, colour }, index) => {
+        const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] = points
+        const angle = Math.atan2(y2 - y1, x2 - x1)
+        return <polygon key={index} points={cord(x1, y1, x2, y2, width)} fill={fillOf(fills, colour).along(angle)} />
+      })}
+    </g>
+  )
 }
 
-const degrees = (angle: number) => ((angle * 180) / Math.PI).toFixed(2)
-
 function Bands({ lie, items, fills }: Props) {
-  return items.map(({ points, colour }, index) => {
-    const count = points.length / 2
-    const [x = 0, y = 0] = points
-    const reach = count - 2
-    const turn = Math.atan2((points[reach + 1] ?? 0) - y, (points[reach] ?? 0) - x)
-    const local = Array.from({ length: count }, (_, i) => {
-      const [dx, dy] = [(points[2 * i] ?? 0) - x, (points[2 * i + 1] ?? 0) - y]
-      const [along, across] = [dx * Math.cos(turn) + dy * Math.sin(turn), dy * Math.cos(turn) - dx * Math.sin(turn)]
-      return `${along.toFixed(3)},${across.toFixed(3)}`
-    }).join(" ")
-    return (
-      <polygon
-        key={index}
-        transform={`translate(${x} ${y}) rotate(${degrees(turn)})`}
-        points={local}
-        fill={fillOf(fills, colour).lit(0)}
-        stroke={edge}
-        strokeOpacity={0.7}
-        strokeWidth={lie.width * 0.018}
-        strokeLinejoin="round"
-      />
-    )
-  })
+  return (
+    <g stroke={edge} strokeOpacity={0.7} strokeWidth={lie.width * 0.018} strokeLinejoin="round">
+      {items.map(({ points, colour }, index) => {
+        const reach = points.length - 4
+        const angle = Math.atan2((points[reach / 2 + 1] ?? 0) - points[1]!, (points[reach / 2] ?? 0) - points[0]!)
+        return <polygon key={index} points={points.join(" ")} fill={fillOf(fills, colour).along(angle)} />
+      })}
+    </g>
+  )
 }
 
 function Knots({ lie, items, fills, far }: Props) {
@@ -92,7 +64,7 @@ function Knots({ lie, items, fills, far }: Props) {
     return (
       <g key={index}>
         {[ends.slice(0, 2), ends.slice(2, 4)].map(([ex = 0, ey = 0], side) => (
-          <Ribbon key={side} from={[x, y]} to={[ex, ey]} width={width} fill={fill.lit(0)} far={far} />
+          <Ribbon key={side} from={[x, y]} to={[ex, ey]} width={width} fill={fill.along(0)} far={far} />
         ))}
         <circle
           cx={x}
@@ -136,7 +108,7 @@ function Loops({ lie, items, fills, far }: Props) {
         from={[x, y]}
         to={[tx, ty]}
         width={lie.width}
-        fill={fillOf(fills, colour).lit(0)}
+        fill={fillOf(fills, colour).along(0)}
         lit={litSide(Math.atan2(ty - y, tx - x))}
         far={far}
       />
@@ -175,7 +147,7 @@ function Panels({ lie, items, fills }: Props) {
     <path
       key={index}
       d={`${pathOf(points)}Z`}
-      fill={fillOf(fills, colour).lit(0)}
+      fill={fillOf(fills, colour).along(0)}
       stroke={edge}
       strokeOpacity={0.7}
       strokeWidth={Math.min(lie.width * 0.03, 0.05)}
@@ -220,7 +192,7 @@ function Cushions(props: Props) {
 function Tails({ lie, items, fills, far }: Props) {
   return items.map(({ points, colour }, index) => {
     const [x = 0, y = 0, tx = 0, ty = 0] = points
-    const fill = fillOf(fills, colour).lit(0)
+    const fill = fillOf(fills, colour).along(0)
     return <Ribbon key={index} from={[x, y]} to={[tx, ty]} width={lie.width} fill={fill} far={far} />
   })
 }

@@ -1,3 +1,4 @@
+import { memo } from "react"
 import type { Declarations } from "../keep/client"
 
 type Shape = Declarations["forms"]["shapes"][number]
@@ -36,7 +37,7 @@ export function ShapePicker({
 }
 
 /** A shape as a small drawing, or a larger one to choose by. */
-export function Sketch({ shape: { sketch }, large }: { shape: Shape; large?: boolean }) {
+export const Sketch = memo(function Sketch({ shape: { sketch }, large }: { shape: Shape; large?: boolean }) {
   if (!sketch) return null
   const [left = 0, top = 0, right = 1, bottom = 1] = sketch.box
   const pad = (right - left) * 0.04
@@ -56,4 +57,4 @@ export function Sketch({ shape: { sketch }, large }: { shape: Shape; large?: boo
       </g>
     </svg>
   )
-}
+})

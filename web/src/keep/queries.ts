@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query"
+import { keepPreviousData, queryOptions, useQuery } from "@tanstack/react-query"
 import {
   answered,
   api,
@@ -11,6 +11,9 @@ import {
 } from "./client"
 import { keys } from "./keys"
 
+/** What was asked for so many milliseconds ago need not be asked again. */
+const JUST_ASKED = 2000
+
 export const useDeclarations = () =>
   useQuery({
     queryKey: keys.declarations(),
@@ -18,19 +21,24 @@ export const useDeclarations = () =>
     queryFn: async () => answered(await api.GET("/declarations")),
   })
 
-export const useSettings = () =>
-  useQuery({
-    queryKey: keys.settings(),
-    staleTime: Infinity,
-    queryFn: async () => answered(await api.GET("/settings")),
-  })
+export const settingsQuery = queryOptions({
+  queryKey: keys.settings(),
+  staleTime: Infinity,
+  queryFn: async () => answered(await api.GET("/settings")),
+})
+
+export const useSettings = () => useQuery(settingsQuery)
 
 export const useWreaths = () =>
   useQuery({ queryKey: keys.wreaths(), queryFn: async () => answered(await api.GET("/wreaths")).wreaths })
 
 /** All wreaths as a list shows them. */
-export const useWreathList = () =>
-  useQuery({ queryKey: keys.wreathList(), queryFn: async () => answered(await api.GET("/wreaths/list")) })
+export const wreathListQuery = queryOptions({
+  queryKey: keys.wreathList(),
+  queryFn: async () => answered(await api.GET("/wreaths/list")),
+})
+
+export const useWreathList = () => useQuery({ ...wreathListQuery, staleTime: JUST_ASKED })
 
 /** A wreath in a line: as the list knows it, or as it is worked now. */
 export const useSummary = ({ id, digest, summary, problem }: ListedWreath) =>

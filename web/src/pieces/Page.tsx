@@ -1,5 +1,5 @@
 import { BookOpen, Settings } from "lucide-react"
-import { useEffect, useState, type ReactNode } from "react"
+import { memo, useEffect, useState, type ReactNode } from "react"
 import { NavLink } from "react-router"
 import type { Units } from "../keep/client"
 import { OpenChoice } from "./OpenChoice"
@@ -38,28 +38,9 @@ export function Page({ title, units, onUnits, children }: Props) {
   return (
     <>
       <header className="page-head no-print">
-        <span className="flex items-center gap-2 font-display text-lg font-bold">
-          <img src="/lantern.svg" alt="" className="h-7 w-7" />
-          Crisp Lantern
-        </span>
-        <nav aria-label="Places" className="flex gap-5">
-          {places.map((place) => (
-            <NavLink
-              key={place.to}
-              to={place.to}
-              className={({ isActive }) => placeLook(isActive || isWreath(place.to))}
-            >
-              {place.says}
-            </NavLink>
-          ))}
-        </nav>
+        <Places />
         <div className="ml-auto flex flex-wrap items-center gap-3">
-          <NavLink to="/words" aria-label="Words and sums" className={({ isActive }) => placeLook(isActive)}>
-            <BookOpen size={20} aria-hidden="true" />
-          </NavLink>
-          <NavLink to="/settings" aria-label="Settings" className={({ isActive }) => placeLook(isActive)}>
-            <Settings size={20} aria-hidden="true" />
-          </NavLink>
+          <Asides />
           <Look />
           <OpenChoice
             label="Units"
@@ -74,6 +55,42 @@ export function Page({ title, units, onUnits, children }: Props) {
     </>
   )
 }
+
+/** Where one can go from everywhere: the same while a maker types. */
+const Places = memo(function Places() {
+  return (
+    <>
+      <span className="flex items-center gap-2 font-display text-lg font-bold">
+        <img src="/lantern.svg" alt="" className="h-7 w-7" />
+        Crisp Lantern
+      </span>
+      <nav aria-label="Places" className="flex gap-5">
+        {places.map((place) => (
+          <NavLink
+            key={place.to}
+            to={place.to}
+            className={({ isActive }) => placeLook(isActive || isWreath(place.to))}
+          >
+            {place.says}
+          </NavLink>
+        ))}
+      </nav>
+    </>
+  )
+})
+
+const Asides = memo(function Asides() {
+  return (
+    <>
+      <NavLink to="/words" aria-label="Words and sums" className={({ isActive }) => placeLook(isActive)}>
+        <BookOpen size={20} aria-hidden="true" />
+      </NavLink>
+      <NavLink to="/settings" aria-label="Settings" className={({ isActive }) => placeLook(isActive)}>
+        <Settings size={20} aria-hidden="true" />
+      </NavLink>
+    </>
+  )
+})
 
 const isWreath = (to: string) => to === "/" && /^\/(wreaths|new)/.test(location.pathname)
 

@@ -1,3 +1,4 @@
+import { memo } from "react"
 import { Check } from "lucide-react"
 import { NavLink } from "react-router"
 import type { Declarations, WorkedPlan } from "../keep/client"
@@ -12,7 +13,7 @@ interface Props {
 const STRAND = "M0 3 Q25 1.6 50 3 T100 3 T150 3 T200 3 T250 3 T300 3 T350 3 T400 3"
 
 /** The stages as knots on a cord, in the order of the work: settled, current, open. */
-export function Cord({ stages, current, settled, made }: Props) {
+export const Cord = memo(function Cord({ stages, current, settled, made }: Props) {
   return (
     <nav aria-label="Stages" className="no-print relative px-4 sm:px-6">
       <svg
@@ -45,7 +46,7 @@ export function Cord({ stages, current, settled, made }: Props) {
       </ol>
     </nav>
   )
-}
+})
 
 function Knot({ stage, title, here, done }: { stage: string; title: string; here: boolean; done: boolean }) {
   const look = here ? "scale-110 bg-primary" : done ? "bg-secondary text-secondary-content" : "bg-base-200"

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react"
+import { memo, useEffect, useRef, useState } from "react"
 import type { TapeFigure, WorkedPlan } from "../keep/client"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
@@ -7,14 +7,11 @@ import { changesSay } from "./changesSay"
 import { workingFor } from "./workings"
 
 /** The measuring tape across the foot of a wreath: the answers, each opening its sum. */
-export function Tape({ worked, stale }: { worked: WorkedPlan; stale: boolean }) {
+export const Tape = memo(function Tape({ worked, stale }: { worked: WorkedPlan; stale: boolean }) {
   const [open, setOpen] = useState<TapeFigure>()
   const changes = useChanges(worked.tape)
   return (
-    <footer
-      aria-label="The tape"
-      className="no-print sticky bottom-0 z-10 mt-auto border-t border-base-content bg-accent text-accent-content"
-    >
+    <footer aria-label="The tape" className="the-tape no-print own-layer">
       <Marks />
       <p role="status" className="sr-only">
         {changes}
@@ -43,7 +40,7 @@ export function Tape({ worked, stale }: { worked: WorkedPlan; stale: boolean }) 
       )}
     </footer>
   )
-}
+})
 
 /** A moment after the last change, what has changed, for who cannot see it flash. */
 function useChanges(tape: TapeFigure[]): string {
@@ -60,6 +57,9 @@ function useChanges(tape: TapeFigure[]): string {
   return said
 }
 
+/** Milliseconds that a figure that changed is lit. */
+const FLASH = 900
+
 /** Milliseconds without a change before it is said. */
 const QUIET = 900
 
@@ -69,10 +69,8 @@ function Figure({ figure, onOpen }: { figure: TapeFigure; onOpen: () => void }) 
   useEffect(() => {
     if (before.current === figure.figure) return
     before.current = figure.figure
-    const element = number.current
-    element?.classList.remove("flash")
-    void element?.offsetWidth
-    element?.classList.add("flash")
+    if (window.matchMedia("(prefers-reduced-motion: reduce)").matches) return
+    number.current?.animate([{ background: "var(--color-primary)" }, { background: "transparent" }], FLASH)
   }, [figure.figure])
   return (
     <button

@@ -7,6 +7,7 @@ import {
   answered,
   api,
   type Declarations,
+  type Material,
   type Plan,
   type Problem,
   type Units,
@@ -30,6 +31,9 @@ import { Tape } from "./Tape"
 import { TrimStage } from "./TrimStage"
 import { useUndoKey } from "./useUndoKey"
 import { useWreath } from "./useWreath"
+
+/** The same list each time, so that nothing is drawn anew for it. */
+const NONE: Material[] = []
 
 type Wreath = ReturnType<typeof useWreath>
 
@@ -68,9 +72,12 @@ interface OpenProps {
 function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
   const work = useWork(plan).data
   const [worked, setWorked] = useState<WorkedPlan>()
-  // What is the same as before stays the very same, so that nothing of it is drawn anew.
-  const latest = work?.worked && replaceEqualDeep(worked, work.worked)
-  if (latest && latest !== worked) setWorked(latest)
+  const [heard, setHeard] = useState<WorkedPlan>()
+  if (work?.worked && work.worked !== heard) {
+    setHeard(work.worked)
+    // What is the same as before stays the very same, so that nothing of it is drawn anew.
+    setWorked(replaceEqualDeep(worked, work.worked))
+  }
   const problems = work?.problems ?? []
   const changeUnits = async (units: Units) =>
     wreath.change(answered(await api.POST("/units", { body: { plan, to: units } })))
@@ -127,7 +134,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems }: 
       {worked ? (
         <Sheet
           worked={worked}
-          materials={plan.materials ?? []}
+          materials={plan.materials ?? NONE}
           sizing={stage === "form" ? sizingOf(about, problems, measuring) : undefined}
           plan={stage === "cover" && problems.length === 0 ? plan : undefined}
           placing={placing}

@@ -8,6 +8,8 @@ interface Backup {
   bytes: number
 }
 
+const clock = new Intl.DateTimeFormat(undefined, { dateStyle: "short", timeStyle: "medium" })
+
 const KINDS: Record<Backup["kind"], string> = {
   daily: "Daily backup",
   "before-restore": "As it was before a restore",
@@ -36,7 +38,7 @@ export function Backups({
           <li key={each.name} className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 py-1">
             <span className="min-w-56">{KINDS[each.kind]}</span>
             <span className="text-quiet">
-              {new Date(each.at).toLocaleString()} · {sizeSays(each.bytes)}
+              {clock.format(new Date(each.at))} · {sizeSays(each.bytes)}
             </span>
             {asked === each.name ? (
               <span className="ml-auto flex flex-wrap items-center gap-3">
@@ -59,7 +61,7 @@ export function Backups({
               <button
                 type="button"
                 className="link-button ml-auto"
-                aria-label={`Bring back ${KINDS[each.kind]}, ${new Date(each.at).toLocaleString()}`}
+                aria-label={`Bring back ${KINDS[each.kind]}, ${clock.format(new Date(each.at))}`}
                 onClick={() => setAsked(each.name)}
               >
                 Bring back

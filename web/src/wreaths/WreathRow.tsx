@@ -22,7 +22,7 @@ export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: stri
         <Link to={to} className="h-32 w-32 shrink-0" tabIndex={-1} aria-hidden="true">
           {!problem && (
             <img
-              src={`/api/wreaths/${wreath.id}/picture.svg?of=${wreath.digest}`}
+              src={`/api/wreaths/${wreath.id}/thumbnail.png?of=${wreath.picture}`}
               alt=""
               loading="lazy"
               className="h-full w-full object-contain"

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
-import { useState } from "react"
+import { useDeferredValue, useMemo, useState } from "react"
 import { Link } from "react-router"
 import { answered, api, type ListedWreath } from "../keep/client"
 import { useOccasions, useWreathList } from "../keep/queries"
@@ -7,7 +7,7 @@ import { Deleted } from "../pieces/Deleted"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { Keeping } from "./Keeping"
-import { arranged, found, groupings, ON_A_PAGE, orders } from "./listing"
+import { arranged, AT_ONCE, found, groupings, ON_A_PAGE, orders } from "./listing"
 import { WreathRow } from "./WreathRow"
 
 /** All wreaths, each drawn, with whether the stash is enough and what is to be paid. */
@@ -85,19 +85,26 @@ function List({ wreaths }: { wreaths: Listed }) {
   const putAway = wreaths.filter((each) => each.put_away).length
   // The last that is brought back closes the cupboard.
   const looking = away && putAway > 0
-  const occasions = Object.fromEntries((useOccasions().data ?? []).map(({ id, name }) => [id, name]))
-  const all = arranged(
-    found(
-      wreaths.filter((each) => (each.put_away ?? false) === looking),
-      text,
-    ),
-    order,
-    grouping,
-    occasions,
+  const occasions = useOccasions().data
+  const names = useMemo(() => Object.fromEntries((occasions ?? []).map(({ id, name }) => [id, name])), [occasions])
+  const all = useMemo(
+    () =>
+      arranged(
+        found(
+          wreaths.filter((each) => (each.put_away ?? false) === looking),
+          text,
+        ),
+        order,
+        grouping,
+        names,
+      ),
+    [wreaths, looking, text, order, grouping, names],
   )
   const pages = Math.max(Math.ceil(all.length / ON_A_PAGE), 1)
   const now = Math.min(page, pages - 1)
-  const shown = all.slice(now * ON_A_PAGE, (now + 1) * ON_A_PAGE)
+  // What fits on a screen comes at once, the rest of the page a moment later.
+  const many = useDeferredValue(ON_A_PAGE, AT_ONCE)
+  const shown = all.slice(now * ON_A_PAGE, now * ON_A_PAGE + many)
   const turn = (to: number) => {
     setPage(to)
     window.scrollTo({ top: 0 })

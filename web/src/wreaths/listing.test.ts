@@ -10,6 +10,7 @@ const wreath = (id: number, more: Partial<ListedWreath> = {}): ListedWreath => (
   cut: false,
   made: 0,
   digest: String(id),
+  picture: String(id),
   about: "wire ring Rope coil Hemp cord",
   summary: { says: "Rope coil on a wire ring, 14 in", to_buy: `${10 - id}.00`, form: "ring", figures: ["80 coils"] },
   ...more,
