@@ -10,7 +10,8 @@ module Server
     MOST = 6_000_000
     # A photo is what its first bytes say it is.
     BEGINNINGS = {"image/jpeg" => "\xFF\xD8\xFF".b, "image/png" => "\x89PNG\r\n".b, "image/webp" => "RIFF".b}.freeze
-    LOADERS = {"image/jpeg" => :jpegload_buffer, "image/png" => :pngload_buffer, "image/webp" => :webpload_buffer}.freeze
+    LOADERS = {"image/jpeg" => :jpegload_buffer, "image/png" => :pngload_buffer,
+               "image/webp" => :webpload_buffer}.freeze
     # More pixels than a telephone's camera has are no photo but a way to fill the memory.
     MOST_PIXELS = 80_000_000
     # The longer side of what is kept.
@@ -67,7 +68,8 @@ module Server
       load_library
       head = Vips::Image.public_send(LOADERS.fetch(type), bytes)
       if head.width * head.height > MOST_PIXELS
-        refuse(at, "This picture has #{head.width} x #{head.height} pixels: more than any camera takes. Make it smaller.")
+        refuse(at,
+          "This picture has #{head.width} x #{head.height} pixels: more than any camera takes. Make it smaller.")
       end
       # Photos from a telephone say which way up they are; after this it is so.
       return Vips::Image.thumbnail_buffer(bytes, CLOTH, height: CLOTH, crop: :centre, fail_on: :truncated) if square

@@ -64,8 +64,8 @@ module Server
       Sequel::Migrator.run(database, MIGRATIONS)
     end
 
-    attr_reader :settings, :kept, :pictures, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench, :notebook,
-      :backups
+    attr_reader :settings, :kept, :pictures, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench,
+      :notebook, :backups
 
     # @param database [Sequel::Database]
     # @param answers [Answers] whom it asks what a plan comes to

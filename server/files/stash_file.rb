@@ -8,8 +8,8 @@ module Server
     # The stash as CSV, out and in. A row is a material, one way it is sold, or a piece of it on hand;
     # `row` says which, and `id` which material it belongs to. Lengths may carry their units.
     module StashFile
-      HEADS = %w[row id kind name colour texture repeat picture picture_width width diameter thickness wired sheer directional notes
-        length end_width lost_edge count price sale_price sort shop].freeze
+      HEADS = %w[row id kind name colour texture repeat picture picture_width width diameter thickness wired sheer
+        directional notes length end_width lost_edge count price sale_price sort shop].freeze
       ROWS = %w[material offer piece].freeze
       LENGTHS = %w[repeat picture_width width length end_width lost_edge diameter thickness].freeze
       SWITCHES = %w[wired sheer directional].freeze

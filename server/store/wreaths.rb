@@ -35,7 +35,8 @@ module Server
         summaries = kept.of(digests.values)
         wreaths.map do |each|
           digest = digests.fetch(each["id"])
-          {**each.slice(*IN_A_LIST), "digest" => digest[0, 16], "picture" => kept.digest("thumbnail", each["plan"])[0, 16],
+          {**each.slice(*IN_A_LIST), "digest" => digest[0, 16],
+           "picture" => kept.digest("thumbnail", each["plan"])[0, 16],
            "about" => about(each["plan"]),
            "summary" => summaries[digest] && JSON.parse(summaries[digest])}.compact
         end

@@ -6,8 +6,8 @@ module Server
     module Folds
       module_function
 
-      # Along a gathered strip, at a share of the way across it. Its corners are one edge, two places across its end, the
-      # other edge back, two places across its beginning; across a bend it follows the ends' own curve.
+      # Along a gathered strip, at a share of the way across it. Its corners are one edge, two places across its end,
+      # the other edge back, two places across its beginning; across a bend it follows the ends' own curve.
       # @return [Array<(Float, Float)>]
       def along(corners, share)
         count = corners.size / 2 - 2

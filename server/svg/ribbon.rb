@@ -2,8 +2,8 @@
 
 module Server
   module Svg
-    # Ribbon and cloth as they fold, from a foot at nought along the x axis: a loop with an inside and an outside, a tail
-    # with a fall and a dovetail. Light comes from one side of it.
+    # Ribbon and cloth as they fold, from a foot at nought along the x axis: a loop with an inside and an outside, a
+    # tail with a fall and a dovetail. Light comes from one side of it.
     module Ribbon
       INK = "#1c2431"
 

@@ -23,7 +23,8 @@ module Server
       def pattern(id, width, light)
         size = @picture ? @surface["picture_width"] || width : repeat(width)
         high = twist? ? width : size
-        inside = @picture ? photo(size) : [rect(size, high, @colour), *marks(size, width), shine(size, width, light)].join
+        inside = @picture ? photo(size) : [rect(size, high, @colour), *marks(size, width),
+          shine(size, width, light)].join
         %(<pattern id="#{id}" width="#{at(size)}" height="#{at(high)}" y="#{at(-width / 2.0)}" ) +
           %(patternUnits="userSpaceOnUse">#{inside}</pattern>)
       end

@@ -41,7 +41,8 @@ RSpec.describe "Pictures", :api, :store do
   it "say their colour, are made smaller, and give a square of cloth" do
     wide = ask(:post, "/pictures", {picture: picture(width: 3000, height: 1000, colour: [200, 90, 40], kind: :webp)})
     expect(wide).to include("width" => 2000, "height" => 667)
-    expect(wide["colour"].scan(/\h\h/).map(&:hex)).to match [be_within(3).of(200), be_within(3).of(90), be_within(3).of(40)]
+    expect(wide["colour"].scan(/\h\h/).map(&:hex)).to match [be_within(3).of(200), be_within(3).of(90),
+      be_within(3).of(40)]
     cloth = ask(:post, "/pictures", {picture: picture(width: 900, height: 600), square: true})
     expect(seen(bytes_of(cloth["id"])).size).to eq [512, 512]
   end
@@ -67,10 +68,12 @@ RSpec.describe "Pictures", :api, :store do
     tape = ribbon(picture: kept["id"], picture_width: "2 in")
     id = ask(:post, "/wreaths", {plan: plan(materials: [tape], layers: [layer("spiral_wrap", "tape")])})["id"]
     surfaces = ask(:post, "/work", ask(:get, "/wreaths/#{id}")["plan"])["drawing"]["surfaces"]
-    expect(surfaces).to eq [{"material" => "tape", "texture" => "plain", "picture" => kept["id"], "picture_width" => 2.0}]
+    expect(surfaces).to eq [{"material" => "tape", "texture" => "plain", "picture" => kept["id"],
+                             "picture_width" => 2.0}]
     header "Host", "localhost"
     get "/api/wreaths/#{id}/picture.svg?photos=yes"
-    expect(last_response.body).to include('<image href="data:image/jpeg;base64,').and include('width="2.0" height="2.0"')
+    expect(last_response.body).to include('<image href="data:image/jpeg;base64,')
+      .and include('width="2.0" height="2.0"')
     get "/api/wreaths/#{id}/picture.png"
     drawn = seen(last_response.body)
     expect([last_response.content_type, drawn.width]).to eq ["image/png", 1600]
@@ -105,15 +108,21 @@ RSpec.describe "Sizes from a photo", :api, :store do
 
   let(:corners) { [[103, 118], [608, 123], [612, 778], [98, 782]] }
 
-  def measured(**more) = ask(:post, "/photo/sizes", {photo: @photo ||= ask(:post, "/pictures", {picture: photo})["id"],
-                                                     units: "in", sheet: "letter", corners:, sizes: [{name: "width", taps: [[700, 500], [1540, 500]]}]}.merge(more))
+  def measured(**more)
+    @photo ||= ask(:post, "/pictures", {picture: photo})["id"]
+    ask(:post, "/photo/sizes", {photo: @photo, units: "in", sheet: "letter", corners:,
+                                sizes: [{name: "width", taps: [[700, 500], [1540, 500]]}]}.merge(more))
+  end
 
   it "come from the kept picture: the tapped corners are moved to where the sheet's edges meet" do
     answer = measured
     expect(status).to eq 200
     expect(answer["found"]).to be true
-    expect(answer["corners"].flatten.zip([100, 120, 610, 120, 610, 780, 100, 780])).to all(satisfy { |a, b| (a - b).abs < 1.5 })
-    expect(answer["sizes"][0]).to include("name" => "width", "length" => 14, "says" => "14 in", "sure" => /\Agive or take/)
+    expect(answer["corners"].flatten.zip([100, 120, 610, 120, 610, 780, 100, 780])).to all(satisfy { |a, b|
+      (a - b).abs < 1.5
+    })
+    expect(answer["sizes"][0]).to include("name" => "width", "length" => 14, "says" => "14 in",
+      "sure" => /\Agive or take/)
   end
 
   it "are refused with their place, and of a photo that is not there" do

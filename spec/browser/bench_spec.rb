@@ -23,6 +23,7 @@ RSpec.describe "The bench on the screen", :browser, :store do
     visit "/"
     expect(page).to have_css("h2 a", text: "Door 7, rope ring")
     choose_with_keys("New wreath")
+    expect(page).to have_css("h2", text: "Which form?")
     choose_with_keys("Ring")
     expect(page).to have_field("Outside, across")
     choose_with_keys("Next: what have you got?")

@@ -91,7 +91,7 @@ RSpec.describe "A wreath on the screen", :browser, :store do
 
   it "draws front, back and the cut through the band" do
     open_wreath("rope ring")
-    expect(page).to have_css("svg[aria-label*='seen from the front: 80 coils, 13 fillers']")
+    expect(page).to have_css("svg[aria-label*='seen from the front. Rope coil: 80 coils, 13 fillers, of Tarred hemp cord.']")
     click_on "Back"
     expect(page).to have_css("svg[aria-label*='seen from the back']")
     click_on "Cut through"

@@ -27,6 +27,10 @@ module Lantern
 
       PIXEL = Plan::Field::List.new(:tap, least: 2, most: 2, label: "A tap",
         of: Plan::Field::Place.new(:place, label: "A place"))
+      SIZE = Plan::Field::Record.new(:size, label: "A size", fields: [
+        Plan::Field::Text.new(:name, required: true, most: 40, label: "Name"),
+        Plan::Field::List.new(:taps, of: PIXEL, most: MOST_TAPS, required: true, label: "Its taps")
+      ])
       SIDE = {least: 1, most: 20_000, required: true}.freeze
       FIELDS = [
         Plan::Field::Choice.new(:units, choices: {in: "Inches", cm: "Centimetres"}, required: true),
@@ -35,20 +39,17 @@ module Lantern
         Plan::Field::Choice.new(:sheet, choices: SHEETS.transform_values(&:title), required: true, label: "The sheet"),
         Plan::Field::List.new(:corners, of: PIXEL, least: 4, most: 4, required: true, label: "The sheet's corners"),
         Plan::Field::Switch.new(:turned, label: "Lies the other way"),
-        Plan::Field::List.new(:sizes, most: 12, label: "Sizes", of: Plan::Field::Record.new(:size, label: "A size", fields: [
-          Plan::Field::Text.new(:name, required: true, most: 40, label: "Name"),
-          Plan::Field::List.new(:taps, of: PIXEL, most: MOST_TAPS, required: true, label: "Its taps")
-        ])),
+        Plan::Field::List.new(:sizes, most: 12, label: "Sizes", of: SIZE),
         Plan::Field::List.new(:outline, of: PIXEL, most: MOST_TAPS, label: "The outline")
       ].freeze
-      private_constant :PIXEL, :SIDE
+      private_constant :PIXEL, :SIZE, :SIDE
 
       # @return [Array<Hash>] the sheets there are, for the API
       def self.declare_sheets = SHEETS.map { |name, sheet| {"value" => name.to_s, "says" => sheet.title} }
 
-      # @param document [Hash] `units`, `picture` with its `width` and `height` in pixels, `sheet`, its four `corners` one
-      #   after another, whether it lies the other way than it seems (`turned`), `sizes` with a `name` and `taps` each,
-      #   and an `outline` of taps
+      # @param document [Hash] `units`, `picture` with its `width` and `height` in pixels, `sheet`, its four `corners`
+      #   one after another, whether it lies the other way than it seems (`turned`), `sizes` with a `name` and `taps`
+      #   each, and an `outline` of taps
       # @yieldparam x [Integer] a pixel; without a block the corners are taken as they were tapped
       # @yieldparam y [Integer]
       # @yieldreturn [Numeric, nil] its brightness, 0 to 255
@@ -76,7 +77,9 @@ module Lantern
       end
 
       # @return [Hash{String=>(Float, Float)}] each size in inches, and how far it may be off, with 19 in 20
-      def lengths = @sizes.each_with_index.to_h { |size, i| [size[:name], length_and_doubt(size[:taps], "sizes.#{i}.taps")] }
+      def lengths
+        @sizes.each_with_index.to_h { |size, i| [size[:name], length_and_doubt(size[:taps], "sizes.#{i}.taps")] }
+      end
 
       private
 
@@ -136,7 +139,9 @@ module Lantern
         check_taps(taps, at)
         length = across(@corners, taps, at)
         corner, tap = @found ? FOUND : TAP * longer, TAP * longer
-        moved = shifts(@corners, corner).map { across(_1, taps, at) } + shifts(taps, tap).map { across(@corners, _1, at) }
+        moved = shifts(@corners, corner).map { across(_1, taps, at) } + shifts(taps, tap).map {
+          across(@corners, _1, at)
+        }
         # Within so much to either side, anywhere alike: its spread is that over the root of three.
         [length, 2 * Math.sqrt(moved.sum { (_1 - length)**2 } / 3)]
       end
@@ -161,8 +166,8 @@ module Lantern
         places = taps.map { seen.place(_1) }
         (places.size == 2) ? apart(*places) : circle(places, at)
       rescue Measure::Perspective::Impossible
-        raise Plan::Refused.at(at, "A tap lies so far from the sheet that it cannot be measured: take the picture from " \
-          "farther above.")
+        raise Plan::Refused.at(at, "A tap lies so far from the sheet that it cannot be measured: take the picture " \
+          "from farther above.")
       end
 
       # The circle that lies closest to some places.

@@ -22,7 +22,9 @@ RSpec.describe Lantern::Form::FromPhoto do
       photo = PhotoOfTable.new(tilt:, pan:, roll:, random: Random.new(i))
       found = described_class.new(document(photo)) { |x, y| photo.light(x, y) }
       expect(found.to_h["found"]).to be true
-      found.lengths.slice("outside", "inside").map { |name, (length, _)| (length / {"outside" => 14.0}.fetch(name, 8.0) - 1).abs }
+      found.lengths.slice("outside", "inside").map { |name, (length, _)|
+        (length / {"outside" => 14.0}.fetch(name, 8.0) - 1).abs
+      }
     end
     expect(off).to all(be < 0.01)
   end
@@ -33,7 +35,9 @@ RSpec.describe Lantern::Form::FromPhoto do
       tilt, pan, roll = poses[i % poses.size]
       photo = PhotoOfTable.new(tilt:, pan:, roll:, random: Random.new(100 + i))
       looked = i.even?
-      found = looked ? described_class.new(document(photo)) { |x, y| photo.light(x, y) } : described_class.new(document(photo))
+      found = looked ? described_class.new(document(photo)) { |x, y|
+        photo.light(x, y)
+      } : described_class.new(document(photo))
       length, doubt = found.lengths["outside"]
       within[looked] += 1 if (length - 14).abs <= doubt
     end
@@ -92,12 +96,14 @@ RSpec.describe Lantern::Form::FromPhoto do
     corners = photo.sheet(0)
     asked = ->(**more) { -> { described_class.new(document(photo, **more)).to_h } }
     expect(&asked.call(corners: corners.values_at(0, 2, 1, 3))).to refused("corners: The sheet's corners are crossed")
-    expect(&asked.call(corners: [[1, 1], [2, 2], [3, 3], [1, 3]])).to refused("corners: These are not a sheet's corners")
+    expect(&asked.call(corners: [[1, 1], [2, 2], [3, 3],
+      [1, 3]])).to refused("corners: These are not a sheet's corners")
     expect(&asked.call(corners: [[-4, 1], *corners.drop(1)])).to refused("corners: A tap lies outside the picture")
     expect(&asked.call(corners: corners.take(3))).to refused("corners: The sheet's corners must hold at least 4")
     expect(&asked.call(sheet: "napkin")).to refused("sheet: The sheet must be letter, a4 or card")
     line = [[100, 100], [200, 200], [300, 300]]
-    expect(&asked.call(sizes: [{"name" => "outside", "taps" => line}])).to refused("sizes.0.taps: These taps lie in one line")
+    expect(&asked.call(sizes: [{"name" => "outside",
+                                "taps" => line}])).to refused("sizes.0.taps: These taps lie in one line")
     expect(&asked.call(sizes: [{"name" => "face", "taps" => [[5, 5]]}])).to refused("sizes.0.taps: Tap two edges")
     expect(&asked.call(outline: [[5, 5], [9, 9]])).to refused("outline: Tap at least three")
     expect(&asked.call(picture: {"width" => 0, "height" => 9})).to refused("picture.width")

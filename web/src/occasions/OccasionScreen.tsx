@@ -48,7 +48,7 @@ function OneOccasion({ id }: { id: number }) {
 }
 
 function Open({ id, occasion, said }: { id: number; occasion: Kept; said: OccasionSaid }) {
-  const { data } = useWorkedOccasion(id)
+  const { data, isPending } = useWorkedOccasion(id)
   const [part, setPart] = useSearchParams()
   const view = views.find(({ value }) => value === part.get("part"))?.value ?? "days"
   const worked = data?.worked
@@ -99,7 +99,8 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
         {view === "buy" && worked && <Buying id={id} worked={worked} planned={occasion.planned} />}
         {view === "cut" && worked && <Cutting worked={worked} occasion={occasion} />}
         {view === "bench" && worked && <OccasionBench id={id} worked={worked} planned={occasion.planned} />}
-        <Removing id={id} />
+        {/* Only once all above it is there, so that it does not move away under the hand. */}
+        {!isPending && <Removing id={id} />}
       </main>
       {occasion.theirs && (
         <Conflict

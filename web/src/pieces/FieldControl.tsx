@@ -19,6 +19,8 @@ interface Props {
   materials?: Material[]
   /** What a field that names a layer can name. */
   layers?: Choice[]
+  /** A material that is not there yet is wanted here. */
+  onAdd?: () => void
   /** @param beside values of other fields that come with it: a photo brings its colour */
   onChange: (value: unknown, beside?: Record<string, unknown>) => void
 }
@@ -56,7 +58,16 @@ function Control(props: Props & { id: string }) {
     const fits = props.materials?.filter((material) => field.kinds?.includes(material.kind)) ?? []
     const choices = fits.map((material) => ({ value: material.id, says: material.name }))
     const none = fits.length === 0 ? "Nothing in the stash fits" : "—"
-    return <Select id={id} label={field.label} value={text} none={none} choices={choices} onChange={onChange} />
+    return (
+      <Select
+        id={id}
+        label={field.label}
+        value={text}
+        none={none}
+        choices={props.onAdd ? [...choices, { value: ADD, says: "Add a material…" }] : choices}
+        onChange={(value) => (value === ADD ? props.onAdd?.() : onChange(value))}
+      />
+    )
   }
   if (field.kind === "layer") {
     const choices = [...(field.choices ?? []), ...(props.layers ?? [])]
@@ -105,6 +116,9 @@ function Control(props: Props & { id: string }) {
   }
   return <Written {...props} key={place} fallback={fallback} />
 }
+
+/** Stands for a material that is still to be added. */
+const ADD = "+"
 
 /** Where something is that hangs in the opening. */
 const MIDDLE = "middle"

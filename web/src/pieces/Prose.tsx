@@ -1,6 +1,7 @@
 import { Fragment } from "react"
 
-const FRACTION = /(\d+ )?(\d+)\/(\d+)/g
+/** A fraction, or a share, whose sign stays with its number. */
+const FRACTION = /(\d+ )?(\d+)\/(\d+)|[\d.]+ %/g
 
 /** Text with its fractions set as fractions: 31 1/2 in is never left in running text with a slash. */
 export function Prose({ children }: { children: string }) {
@@ -10,12 +11,18 @@ export function Prose({ children }: { children: string }) {
     const [text, whole, over, under] = match
     parts.push(children.slice(end, match.index))
     parts.push(
-      <span className="fraction" key={match.index}>
-        {whole && `${whole.trim()}\u2009`}
-        <sup>{over}</sup>
-        <i>⁄</i>
-        <sub>{under}</sub>
-      </span>,
+      under === undefined ? (
+        <span className="whitespace-nowrap" key={match.index}>
+          {text}
+        </span>
+      ) : (
+        <span className="fraction" key={match.index}>
+          {whole && `${whole.trim()}\u2009`}
+          <sup>{over}</sup>
+          <i>⁄</i>
+          <sub>{under}</sub>
+        </span>
+      ),
     )
     end = match.index + text.length
   }

@@ -1,3 +1,4 @@
+import { useState } from "react"
 import { Link } from "react-router"
 import type { Covering, Field, Material, Plan, PlanLayer, WorkedLayer } from "../keep/client"
 import { useAdvice } from "../keep/queries"
@@ -6,6 +7,7 @@ import { Fold } from "../pieces/Fold"
 import { RecordList } from "../pieces/RecordList"
 import type { Choice } from "../pieces/Select"
 import { Working } from "../pieces/Working"
+import { QuickMaterial } from "../stash/QuickMaterial"
 import { Allowance } from "./Allowance"
 import { Findings } from "./Findings"
 import { isOfWay } from "./along"
@@ -135,10 +137,16 @@ function MethodRow({ plan, layer, declarations, known, place, change }: Controls
   )
 }
 
-function Materials({ plan, layer, known, covering, place, change, problemAt, onChange }: Controls) {
+function Materials({ plan, layer, known, covering, declarations, place, change, problemAt, onChange }: Controls) {
   const add = (material: Material) =>
     onChange(withMaterials(put(plan, `${place}.material`, material.id), [...known, material]))
+  const addColour = (material: Material) => {
+    const materials = [...(layer.materials ?? []), material.id]
+    onChange(withMaterials(put(plan, place, { ...layer, materials, mix: undefined }), [...known, material]))
+  }
   const fits = known.filter((material) => covering?.takes.includes(material.kind))
+  const others = known.filter((material) => !fits.includes(material))
+  const kinds = declarations.materials.filter(({ kind }) => covering?.takes.includes(kind)).map(({ title }) => title)
   const own = known.find((material) => material.id === layer.material)
   const alike = covering?.stage === "cover" ? fits : fits.filter((each) => each.kind === own?.kind)
   const recolour = (ids: string[]) => {
@@ -151,12 +159,20 @@ function Materials({ plan, layer, known, covering, place, change, problemAt, onC
       <MaterialRow
         label="Material"
         fits={fits}
+        others={{ materials: others, why: `Will not do: this takes ${kinds.join(", ").toLowerCase()}` }}
         value={layer.material}
         problem={problemAt(`${place}.material`)}
         adding={{ kinds: covering?.takes ?? [], units: plan.units, onAdded: add }}
         onChange={(id) => change(put(plan, `${place}.material`, id))}
       />
-      {covering?.several && <MoreColours layer={layer} fits={alike} onChange={recolour} />}
+      {covering?.several && (
+        <MoreColours
+          layer={layer}
+          fits={alike}
+          adding={{ kinds: covering.takes, units: plan.units, onAdded: addColour }}
+          onChange={recolour}
+        />
+      )}
       {mixed && (
         <Mix
           layer={layer}
@@ -169,6 +185,9 @@ function Materials({ plan, layer, known, covering, place, change, problemAt, onC
   )
 }
 
+/** Where a material is added to: the place of an option, and what it can be. */
+type Wanted = { at: string; kinds: string[] }
+
 /** A list of numbers is written in one line; how colours are mixed is said beside them. */
 const numbers = (field: Field) => field.kind === "list" && field.of?.kind === "count" && field.name !== "mix"
 
@@ -176,14 +195,16 @@ const plain = (field: Field) => !["list", "record"].includes(field.kind) || numb
 
 /** The options of a layer, drawn from what it declares: plain ones, lists, records, and the finer points. */
 function Options(controls: Controls) {
-  const { plan, worked, problems, known, covering, place, change, problemAt } = controls
+  const { plan, worked, problems, known, covering, place, change, problemAt, onChange } = controls
+  const [wanted, setWanted] = useState<Wanted>()
+  const control = (field: Field, name = field.name) => optionControl(controls, field, name, setWanted)
   const options = (covering?.options ?? []).filter((field) => !isOfWay(covering, field))
   const fine = options.filter((field) => plain(field) && field.fine)
   const understood = (at: string) => (problems.length > 0 ? undefined : worked?.lengths[at])
   const said = (name: string) => valueAt(plan, `${place}.${name}`) !== undefined
   return (
     <>
-      {options.filter((field) => plain(field) && !field.fine).map((field) => control(controls, field))}
+      {options.filter((field) => plain(field) && !field.fine).map((field) => control(field))}
       {options
         .filter((field) => field.kind === "list" && field.of?.kind === "record")
         .map((list) => (
@@ -213,23 +234,31 @@ function Options(controls: Controls) {
                 {problemAt(`${place}.${record.name}`)}
               </p>
             )}
-            {record.fields?.map((field) => control(controls, field, `${record.name}.${field.name}`))}
+            {record.fields?.map((field) => control(field, `${record.name}.${field.name}`))}
           </Fold>
         ))}
+      {wanted && (
+        <QuickMaterial
+          kinds={wanted.kinds}
+          units={plan.units}
+          onAdded={(material) => onChange(withMaterials(put(plan, wanted.at, material.id), [...known, material]))}
+          onClose={() => setWanted(undefined)}
+        />
+      )}
       {fine.length > 0 && (
         <Fold
           summary="Finer points"
           begin={fine.some((field) => said(field.name))}
           urgent={fine.some((field) => problemAt(`${place}.${field.name}`) !== undefined)}
         >
-          {fine.map((field) => control(controls, field))}
+          {fine.map((field) => control(field))}
         </Fold>
       )}
     </>
   )
 }
 
-function control(controls: Controls, field: Field, name = field.name) {
+function optionControl(controls: Controls, field: Field, name: string, onWanted: (wanted: Wanted) => void) {
   const { plan, worked, problems, layer, known, shown, place, change, problemAt } = controls
   const at = `${place}.${name}`
   // What is wrong with one of a list is said beside the list.
@@ -245,6 +274,7 @@ function control(controls: Controls, field: Field, name = field.name) {
       problem={problemAt(at) ?? within}
       materials={known}
       layers={controls.others}
+      onAdd={() => onWanted({ at, kinds: field.kinds ?? [] })}
       onChange={(value) => change(put(plan, at, value))}
     />
   )

@@ -5,6 +5,8 @@ import { QuickMaterial } from "../stash/QuickMaterial"
 interface RowProps {
   label: string
   fits: Material[]
+  /** What there is besides, and why it will not do. */
+  others?: { materials: Material[]; why: string }
   value?: string
   problem?: string
   /** What is said under its name. */
@@ -20,7 +22,7 @@ interface RowProps {
 const ADD = "+"
 
 /** What a layer, or the form itself, is made of. */
-export function MaterialRow({ label, fits, value, problem, says, none, adding, onChange }: RowProps) {
+export function MaterialRow({ label, fits, others, value, problem, says, none, adding, onChange }: RowProps) {
   const id = useId()
   const [open, setOpen] = useState(false)
   const chosen = fits.some((material) => material.id === value)
@@ -44,6 +46,15 @@ export function MaterialRow({ label, fits, value, problem, says, none, adding, o
             {material.name}
           </option>
         ))}
+        {others && others.materials.length > 0 && (
+          <optgroup label={others.why}>
+            {others.materials.map((material) => (
+              <option key={material.id} value={material.id} disabled>
+                {material.name}
+              </option>
+            ))}
+          </optgroup>
+        )}
         {adding && <option value={ADD}>Add a material…</option>}
       </select>
       {adding && open && <QuickMaterial {...adding} onClose={() => setOpen(false)} />}
@@ -59,11 +70,13 @@ export function MaterialRow({ label, fits, value, problem, says, none, adding, o
 interface ColoursProps {
   layer: PlanLayer
   fits: Material[]
+  adding: { kinds: string[]; units: Units; onAdded: (material: Material) => void }
   onChange: (ids: string[]) => void
 }
 
 /** More colours, where they rotate. */
-export function MoreColours({ layer, fits, onChange }: ColoursProps) {
+export function MoreColours({ layer, fits, adding, onChange }: ColoursProps) {
+  const [open, setOpen] = useState(false)
   const chosen = layer.materials ?? []
   const choose = (id: string, on: boolean) => onChange(on ? [...chosen, id] : chosen.filter((each) => each !== id))
   return (
@@ -83,7 +96,11 @@ export function MoreColours({ layer, fits, onChange }: ColoursProps) {
               {material.name}
             </label>
           ))}
+        <button type="button" className="link-button" onClick={() => setOpen(true)}>
+          Add a material…
+        </button>
       </span>
+      {open && <QuickMaterial {...adding} onClose={() => setOpen(false)} />}
     </div>
   )
 }

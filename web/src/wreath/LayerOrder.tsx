@@ -69,7 +69,8 @@ function spoken(layers: Props["layers"]): Announcements {
   const place = (id: unknown) => `${layers.findIndex((layer) => layer.id === id) + 1} of ${layers.length}`
   return {
     onDragStart: ({ active }) => `${name(active.id)} is taken up: ${place(active.id)}.`,
-    onDragOver: ({ active, over }) => (over ? `${name(active.id)} comes to ${place(over.id)}.` : undefined),
+    onDragOver: ({ active, over }) =>
+      over && over.id !== active.id ? `${name(active.id)} comes to ${place(over.id)}.` : undefined,
     onDragEnd: ({ active, over }) => (over ? `${name(active.id)} is laid as ${place(over.id)}.` : undefined),
     onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
   }

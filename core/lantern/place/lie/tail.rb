@@ -19,7 +19,8 @@ module Lantern
           return [] if length < 1e-9
           along = [(to[0] - from[0]) / length, (to[1] - from[1]) / length]
           half = width / 2
-          corners = [[0, -half * NECK], [length, -half], [length - half * DOVETAIL, 0], [length, half], [0, half * NECK]]
+          corners = [[0, -half * NECK], [length, -half], [length - half * DOVETAIL, 0], [length, half],
+            [0, half * NECK]]
           [Polygon.new(corners: corners.map { |u, v|
             [from[0] + u * along[0] - v * along[1], from[1] + u * along[1] + v * along[0]]
           })]
