@@ -91,7 +91,8 @@ RSpec.describe "A wreath on the screen", :browser, :store do
 
   it "draws front, back and the cut through the band" do
     open_wreath("rope ring")
-    expect(page).to have_css("svg[aria-label*='seen from the front. Rope coil: 80 coils, 13 fillers, of Tarred hemp cord.']")
+    seen = "seen from the front. Rope coil: 80 coils, 13 fillers, of Tarred hemp cord."
+    expect(page).to have_css("svg[aria-label*='#{seen}']")
     click_on "Back"
     expect(page).to have_css("svg[aria-label*='seen from the back']")
     click_on "Cut through"
