@@ -19,6 +19,12 @@ gem "csv", "~> 3.3"
 gem "prawn", "~> 2.5"
 gem "prawn-table", "~> 0.2.2"
 gem "icalendar", "~> 2.10"
+gem "rodauth", "~> 2.49" # accounts and sessions
+gem "roda", "~> 3.100"
+gem "bcrypt", "~> 3.1"
+gem "rack-session", "~> 2.1"
+gem "rack-attack", "~> 6.8"
+gem "rqrcode", "~> 2.2" # its later versions want a later Ruby
 gem "ruby-vips", "~> 2.2" # pictures, made safe; with Debian's libvips
 
 group :test do

@@ -43,10 +43,13 @@ module Server
     # Loads the demo into an empty store, once; what was deleted since stays deleted.
     def load(store)
       store.once("demo") do
+        # What the maker has under the same name stays theirs.
+        own = store.materials.by_slug
         plans = Dir[File.join(PLANS, "*.json")].sort.map { JSON.parse(File.read(_1)) }
         doors, others = plans.partition { _1["name"].match?(/\ADoor \d/) }
         plans = doors.sort_by { _1["name"][/\d+/].to_i } + others
         plans.flat_map { |plan| plan["materials"].map { [_1, plan["units"]] } }.uniq { |material, _| material["id"] }
+          .reject { |material, _| own.key?(material["id"]) }
           .each { |material, units| store.materials.add(material, units) }
         wreaths = plans.map { store.wreaths.add(_1) }
         walk = store.occasions.add("Lantern walk", "in",

@@ -3,7 +3,8 @@
 # Starts the database, then the application, and stops both in the other order.
 #
 #   bundle exec ruby server/launch.rb     PORT and HOST choose the address; VAR where the data lives;
-#                                         --empty begins without the example street
+#                                         --empty begins without the example street, --house opens it to the
+#                                         home network, where who asks has to sign in
 
 # What was asked for, before anything else reads it in its own way.
 ASKED = ENV.to_h.slice("HOST", "PORT", "VAR").freeze
@@ -17,6 +18,7 @@ require "puma/launcher"
 require "socket"
 require_relative "app"
 require_relative "compressed"
+require_relative "house"
 require_relative "demo"
 require_relative "mariadb"
 require_relative "slow_senders"
@@ -41,8 +43,12 @@ module Server
 
     # @param env [Hash] `HOST`, `PORT`, `VAR`
     # @param empty [Boolean] whether a first start begins with nothing in it
-    def initialize(env, empty: false)
-      @hosts = hosts(env.fetch("HOST", "127.0.0.1"))
+    # @param house [Boolean] whether it is open to the house, behind a door
+    def initialize(env, empty: false, house: false)
+      said = env.fetch("HOST") { house ? "0.0.0.0" : "127.0.0.1" }
+      # Another address than this machine's own opens it to others, and then they have to sign in.
+      @house = house || !LOOPBACK.key?(said)
+      @hosts = LOOPBACK.fetch(said, [said])
       @wanted = port(env.fetch("PORT", "9292"))
       @var = File.expand_path(env.fetch("VAR", File.join(__dir__, "../var")))
       @empty = empty
@@ -59,11 +65,6 @@ module Server
     end
 
     private
-
-    def hosts(said) = LOOPBACK.fetch(said) {
-      abort "HOST=#{said} would open the application to others, and it has no sign-in yet: it answers on this " \
-        "machine only (HOST=127.0.0.1)."
-    }
 
     def port(said)
       number = Integer(said, 10, exception: false)
@@ -104,9 +105,9 @@ module Server
       port = open_port
       puts "  Port #{@wanted} is taken; using #{port}." unless port == @wanted || @wanted.zero?
       watchers = [watch(database, store), look_after(store)]
-      launcher = Puma::Launcher.new(configuration(port),
+      launcher = Puma::Launcher.new(configuration(port, store),
         log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr))
-      launcher.events.after_booted { announce("http://#{@hosts.first.include?(":") ? "[::1]" : @hosts.first}:#{port}") }
+      launcher.events.after_booted { announce(port) }
       launcher.run
     ensure
       watchers&.each(&:kill)
@@ -114,23 +115,42 @@ module Server
       puts "Stopped; everything is saved."
     end
 
-    def announce(address)
+    def announce(port)
+      address = "http://#{@hosts.first.include?(":") ? "[::1]" : own_address}:#{port}"
       @lock.truncate(0)
       @lock.rewind
       @lock.write(address)
       @lock.flush
+      say_house(port) if @house
       puts "\nCrisp Lantern is at #{address}\nStop it with Ctrl-C."
     end
 
-    def configuration(port)
-      hosts, log = @hosts.select { open?(_1, port) }, request_log
+    def say_house(port)
+      puts "  It is open to this house, and asks who comes in to sign in.\n" \
+        "  The first account is made on this machine, at http://127.0.0.1:#{port}"
+    end
+
+    # Where it is found: on every address of this machine, by the one that the house knows.
+    def own_address
+      return @hosts.first unless @hosts.first == "0.0.0.0"
+      Socket.ip_address_list.find(&:ipv4_private?)&.ip_address || "127.0.0.1"
+    end
+
+    # The application, behind its door where it is open to the house.
+    def behind(store)
+      return Compressed.new(App.new) unless @house
+      House.around(store.database, House.secret(@var)) { |app| Compressed.new(app.new) }
+    end
+
+    def configuration(port, store)
+      hosts, log, app = @hosts.select { open?(_1, port) }, request_log, behind(store)
       Puma::Configuration.new do |puma|
         hosts.each { puma.bind "tcp://#{_1.include?(":") ? "[#{_1}]" : _1}:#{port}" }
         puma.threads(*THREADS)
         puma.workers 0
         puma.first_data_timeout TO_ARRIVE
         puma.persistent_timeout TO_ARRIVE
-        puma.app Manners.new(Compressed.new(App.new), log:)
+        puma.app Manners.new(app, log:)
         puma.environment "production"
         puma.log_requests false
       end
@@ -185,4 +205,4 @@ module Server
   end
 end
 
-Server::Launch.new(ASKED, empty: ARGV.include?("--empty")).run if $PROGRAM_NAME == __FILE__
+Server::Launch.new(ASKED, empty: ARGV.include?("--empty"), house: ARGV.include?("--house")).run if $PROGRAM_NAME == __FILE__

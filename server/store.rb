@@ -64,6 +64,9 @@ module Server
       Sequel::Migrator.run(database, MIGRATIONS)
     end
 
+    # @return [Sequel::Database]
+    attr_reader :database
+
     attr_reader :settings, :kept, :pictures, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench,
       :notebook, :backups
 

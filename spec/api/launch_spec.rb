@@ -67,12 +67,23 @@ RSpec.describe "The application as a process" do
 
   it "says in a sentence why it cannot start, and writes no trace" do
     {{PORT: "abc"} => /PORT=abc is no port/, {PORT: "70000"} => /PORT=70000 is no port/,
-     {PORT: "-1"} => /is no port/, {VAR: "/proc/nowhere"} => %r{/proc/nowhere cannot be used},
-     {HOST: "0.0.0.0"} => /no sign-in yet/}.each do |env, says|
+     {PORT: "-1"} => /is no port/, {VAR: "/proc/nowhere"} => %r{/proc/nowhere cannot be used}}.each do |env, says|
       said, status = said_by(var, **env)
       expect([status, said]).to match [1, says]
       expect(said).not_to match(/\.rb:\d+/)
     end
+  end
+
+  it "is open to the house when it is asked to be, to whoever has signed in" do
+    open = Trial::Application.new(var, "--house").start
+    expect(open.said).to include("asks who comes in to sign in")
+    here = URI("http://127.0.0.1:#{open.address.port}")
+    asked = ->(path) { Net::HTTP.get_response(here + "/api#{path}").then { [_1.code.to_i, JSON.parse(_1.body)] } }
+    expect(asked.call("/wreaths")[0]).to eq 401
+    expect(asked.call("/account")).to eq [200, {"house" => true, "first" => true}]
+    expect(File.stat(File.join(var, "secret")).mode & 0o777).to eq 0o600
+  ensure
+    open&.stop
   end
 
   it "keeps everything in a file from the command line, whether it runs or not, and takes it back" do

@@ -1,8 +1,11 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query"
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query"
 import { lazy, StrictMode, Suspense } from "react"
 import { createRoot } from "react-dom/client"
 import { BrowserRouter, Navigate, Route, Routes } from "react-router"
+import { Door } from "./house/Door"
 import { InOurCurrency } from "./keep/InOurCurrency"
+import { isStranger } from "./keep/client"
+import { askAgain } from "./keep/keys"
 import { settingsQuery, wreathListQuery } from "./keep/queries"
 import { Fetching } from "./pieces/Fetching"
 import { KeyMap } from "./pieces/KeyMap"
@@ -21,7 +24,12 @@ const StashScreen = lazy(async () => ({ default: (await import("./stash/StashScr
 const WordsScreen = lazy(async () => ({ default: (await import("./words/WordsScreen")).WordsScreen }))
 const WreathScreen = lazy(async () => ({ default: (await import("./wreath/WreathScreen")).WreathScreen }))
 
-const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } } })
+const queries: QueryClient = new QueryClient({
+  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } },
+  // Whoever was shut out is asked to sign in again, and finds everything where it was.
+  queryCache: new QueryCache({ onError: (error) => isStranger(error) && askAgain(queries, ["account"]) }),
+  mutationCache: new MutationCache({ onError: (error) => isStranger(error) && askAgain(queries, ["account"]) }),
+})
 
 showTheme()
 // What the first screen shows is asked for before it is drawn.
@@ -33,24 +41,26 @@ createRoot(document.getElementById("root")!).render(
     <QueryClientProvider client={queries}>
       <BrowserRouter>
         <KeyMap />
-        <InOurCurrency>
-          <Suspense fallback={<Fetching what="The screen" />}>
-            <Routes>
-              <Route path="/" element={<WreathsScreen />} />
-              <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
-              <Route path="/wreaths/:id/bench" element={<BenchScreen />} />
-              <Route path="/notebook" element={<NotebookScreen />} />
-              <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
-              <Route path="/occasions" element={<OccasionsScreen />} />
-              <Route path="/occasions/:id" element={<OccasionScreen />} />
-              <Route path="/new" element={<NewWreathScreen />} />
-              <Route path="/settings" element={<SettingsScreen />} />
-              <Route path="/stash" element={<StashScreen />} />
-              <Route path="/words" element={<WordsScreen />} />
-              <Route path="*" element={<Navigate to="/" replace />} />
-            </Routes>
-          </Suspense>
-        </InOurCurrency>
+        <Door>
+          <InOurCurrency>
+            <Suspense fallback={<Fetching what="The screen" />}>
+              <Routes>
+                <Route path="/" element={<WreathsScreen />} />
+                <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
+                <Route path="/wreaths/:id/bench" element={<BenchScreen />} />
+                <Route path="/notebook" element={<NotebookScreen />} />
+                <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
+                <Route path="/occasions" element={<OccasionsScreen />} />
+                <Route path="/occasions/:id" element={<OccasionScreen />} />
+                <Route path="/new" element={<NewWreathScreen />} />
+                <Route path="/settings" element={<SettingsScreen />} />
+                <Route path="/stash" element={<StashScreen />} />
+                <Route path="/words" element={<WordsScreen />} />
+                <Route path="*" element={<Navigate to="/" replace />} />
+              </Routes>
+            </Suspense>
+          </InOurCurrency>
+        </Door>
       </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,

@@ -16,8 +16,9 @@ module Trial
 
     # @param var [String] the folder of its data
     # @param port [Integer] the one that it is asked to take; one that is free unless it is said
-    def initialize(var, port: TCPServer.open("127.0.0.1", 0) { _1.addr[1] })
-      @var, @port = var, port
+    # @param asked [Array<String>] what else it is asked to do: `--house`, `--empty`
+    def initialize(var, *asked, port: TCPServer.open("127.0.0.1", 0) { _1.addr[1] })
+      @var, @asked, @port = var, asked, port
     end
 
     # @return [self]
@@ -37,7 +38,7 @@ module Trial
     def spawn
       reader, writer = IO.pipe
       @number = Process.spawn({"VAR" => var, "PORT" => @port.to_s}, RbConfig.ruby, File.join(ROOT, "server/launch.rb"),
-        out: writer, err: [File.join(var, "errors"), "a"], chdir: ROOT)
+        *@asked, out: writer, err: [File.join(var, "errors"), "a"], chdir: ROOT)
       writer.close
       reader
     end

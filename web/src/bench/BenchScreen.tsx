@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query"
 import { useEffect } from "react"
 import { Link, useParams } from "react-router"
-import { answered, api, type Problem } from "../keep/client"
+import { answered, api, isMissing, type Problem } from "../keep/client"
 import { keys } from "../keep/keys"
 import { useWork } from "../keep/queries"
 import { AtTheBench } from "./AtTheBench"
@@ -13,17 +13,19 @@ export function BenchScreen() {
 }
 
 function OneBench({ id }: { id: number }) {
-  const wreath = useQuery({
+  const { data: wreath, error } = useQuery({
     queryKey: keys.wreath(id),
     staleTime: Infinity,
     refetchOnMount: "always",
-    retry: true,
+    // The server may be away for as long as it likes; what is not there does not come.
+    retry: (_, error) => !isMissing(error),
     queryFn: async () => answered(await api.GET("/wreaths/{id}", { params: { path: { id } } })),
-  }).data
+  })
   const work = useWork(wreath?.plan).data
   useEffect(() => {
     document.title = `Bench: ${wreath?.name ?? "wreath"} · Crisp Lantern`
   }, [wreath?.name])
+  if (isMissing(error)) return <NotHere />
   if (!wreath || !work) {
     return (
       <main className="p-6" aria-busy="true">
@@ -33,6 +35,20 @@ function OneBench({ id }: { id: number }) {
   }
   if (!work.worked) return <CannotBeMade id={id} problems={work.problems} />
   return <AtTheBench wreath={wreath} worked={work.worked} />
+}
+
+function NotHere() {
+  return (
+    <main className="p-6">
+      <h1 className="text-2xl">This wreath is not here</h1>
+      <p className="pt-3">
+        It may have been deleted.{" "}
+        <Link className="underline" to="/">
+          All wreaths
+        </Link>
+      </p>
+    </main>
+  )
 }
 
 function CannotBeMade({ id, problems }: { id: number; problems: Problem[] }) {

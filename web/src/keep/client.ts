@@ -52,6 +52,12 @@ export class Refusal extends Error {
   }
 }
 
+/** Whether a call failed because nobody is signed in. */
+export const isStranger = (error: unknown) => error instanceof Refusal && error.status === 401
+
+/** Whether a call failed because there is no such thing. */
+export const isMissing = (error: unknown) => error instanceof Refusal && error.status === 404
+
 /** The answer of a call, or its problems thrown. */
 export function answered<T>(result: { data?: T; error?: unknown; response: Response }): T {
   if (result.data !== undefined) return result.data

@@ -4,6 +4,8 @@ import type { Plan, Units } from "./client"
 /** The names under which answers are kept, made here and nowhere else. */
 export const keys = {
   declarations: () => ["declarations"] as const,
+  account: () => ["account"] as const,
+  devices: () => ["account", "devices"] as const,
   settings: () => ["settings"] as const,
   wreaths: () => ["wreaths"] as const,
   wreathList: () => ["wreaths", "list"] as const,

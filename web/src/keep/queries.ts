@@ -21,6 +21,21 @@ export const useDeclarations = () =>
     queryFn: async () => answered(await api.GET("/declarations")),
   })
 
+/** Who is signed in, where one has to be. */
+export const useAccount = () =>
+  useQuery({
+    queryKey: keys.account(),
+    staleTime: Infinity,
+    queryFn: async () => answered(await api.GET("/account")),
+  })
+
+/** Where the account is signed in. */
+export const useDevices = () =>
+  useQuery({
+    queryKey: keys.devices(),
+    queryFn: async () => answered(await api.GET("/account/devices")).devices,
+  })
+
 export const settingsQuery = queryOptions({
   queryKey: keys.settings(),
   staleTime: Infinity,

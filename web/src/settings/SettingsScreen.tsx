@@ -4,6 +4,7 @@ import { keys } from "../keep/keys"
 import { useSettings } from "../keep/queries"
 import { Fetching } from "../pieces/Fetching"
 import { OpenChoice } from "../pieces/OpenChoice"
+import { House } from "../house/House"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 
@@ -65,6 +66,7 @@ export function SettingsScreen() {
           />
         </div>
         <p className="pt-2 text-sm text-quiet">Saved as soon as you choose.</p>
+        <House />
         {change.isError && (
           <p role="alert" className="pt-2 font-semibold text-error">
             {change.error.message}

@@ -5,6 +5,7 @@ import { askAgain } from "../keep/keys"
 import { useSummary } from "../keep/queries"
 import { money } from "../pieces/money"
 import { Prose } from "../pieces/Prose"
+import { Picture } from "./Picture"
 
 /** One wreath in the list: its picture, what it is, and what becomes of it. */
 export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: string }) {
@@ -20,14 +21,7 @@ export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: stri
       )}
       <li className="flex items-center gap-4 border-b border-base-300 py-3">
         <Link to={to} className="h-32 w-32 shrink-0" tabIndex={-1} aria-hidden="true">
-          {!problem && (
-            <img
-              src={`/api/wreaths/${wreath.id}/thumbnail.png?of=${wreath.picture}`}
-              alt=""
-              loading="lazy"
-              className="h-full w-full object-contain"
-            />
-          )}
+          {!problem && <Picture src={`/api/wreaths/${wreath.id}/thumbnail.png?of=${wreath.picture}`} />}
         </Link>
         <div className="min-w-0 flex-1">
           <h2 className="text-lg leading-snug">

@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+require "rack/attack"
+require "rack/session"
+require "securerandom"
+require_relative "house/attempts"
+require_relative "house/gate"
+require_relative "house/pairings"
+require_relative "house/sign_in"
+
+module Server
+  # The application open to the house: who asks has to have signed in, on a device that was not shut out.
+  module House
+    COOKIE = "lantern"
+    # Seconds that a device stays signed in when nobody shuts it out.
+    STAYS = 180 * 86_400
+    # So many tries to sign in or to pair from one address, and heavy questions of one account, in so many seconds.
+    TRIES, HEAVY = {limit: 20, period: 300}.freeze, {limit: 240, period: 60}.freeze
+    HEAVY_PATHS = %r{\A/api/(?:coverings|backwards|bare|advice|photo/sizes|pictures|occasions/work)}
+    LOOPBACK = %w[127.0.0.1 ::1 ::ffff:127.0.0.1].freeze
+
+    class << self
+      # @param database [Sequel::Database]
+      # @param secret [String] at least 64 characters
+      # @yieldparam app [Class] the application, for a house
+      # @yieldreturn [#call] the same with whatever stands between it and the door
+      # @return [#call] the same behind a door
+      def around(database, secret)
+        app = yield(behind_a_door)
+        database.extension(:date_arithmetic)
+        limit(database)
+        session = {key: COOKIE, secrets: [secret], same_site: :lax, httponly: true, expire_after: STAYS, path: "/"}
+        sign_in = SignIn.on(database, secret)
+        Rack::Builder.app do
+          use Safe
+          use Rack::Session::Cookie, **session
+          use Rack::Attack
+          use sign_in
+          use Gate
+          run app
+        end
+      end
+
+      # A secret that is made once and kept in a file that nobody else may read.
+      def secret(folder)
+        path = File.join(folder, "secret")
+        File.write(path, SecureRandom.hex(64), perm: 0o600) unless File.exist?(path)
+        File.read(path)
+      end
+
+      # Whether a request came from this machine, by no proxy.
+      def here?(env) = LOOPBACK.include?(env["REMOTE_ADDR"]) && !env.key?("HTTP_X_FORWARDED_FOR")
+
+      private
+
+      # The application as it is reached from elsewhere in the house, by whatever name its machine has there.
+      def behind_a_door
+        Class.new(App) do
+          set :house, true
+          set :host_authorization, permitted_hosts: []
+        end
+      end
+
+      def limit(database)
+        Rack::Attack.cache.store = Attempts.new(database)
+        Rack::Attack.throttle("to come in, by address", **TRIES) { |request|
+          request.ip if request.post? && request.path.match?(%r{\A/api/account/(?:sign-in|first|pairings/)})
+        }
+        Rack::Attack.throttle("heavy questions, by account", **HEAVY) { |request|
+          request.env["rack.session"]["account_id"] if request.path.match?(HEAVY_PATHS)
+        }
+        Rack::Attack.throttled_responder = lambda do |request|
+          wait = request.env["rack.attack.match_data"].then { _1[:period] - _1[:epoch_time] % _1[:period] }
+          [429, {"content-type" => "application/json", "retry-after" => wait.to_s},
+            [JSON.generate("problems" => [{"at" => "", "says" => "That was too often: wait #{(wait / 60.0).ceil} min, " \
+              "then try again. Nothing was changed."}])]]
+        end
+      end
+    end
+
+    # Behind TLS, the cookie goes over nothing else. A proxy on this machine says that there is.
+    class Safe
+      def initialize(app)
+        @app = app
+      end
+
+      def call(env)
+        proxied = LOOPBACK.include?(env["REMOTE_ADDR"]) && env["HTTP_X_FORWARDED_PROTO"] == "https"
+        status, headers, body = @app.call(env)
+        if proxied || env["rack.url_scheme"] == "https"
+          headers = headers.merge("strict-transport-security" => "max-age=31536000")
+          headers["set-cookie"] = Array(headers["set-cookie"]).map { "#{_1}; secure" } if headers["set-cookie"]
+        end
+        [status, headers, body]
+      end
+    end
+  end
+end

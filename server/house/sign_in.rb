@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+require "json"
+require "roda"
+require "rodauth"
+
+module Server
+  module House
+    # Accounts and sessions of a house, by rodauth. In front of the application it says who asks, and answers what is
+    # asked about the account itself, under `/api/account`.
+    #
+    # One class for every database, since rodauth is told of it when the class is made.
+    module SignIn
+      PREFIX = "account"
+      # Wrong passwords before an account is shut, and for how long, in seconds.
+      MOST_WRONG, SHUT = 8, 15 * 60
+      # A device that was not used for so long has to sign in again, in seconds; and one that was used, in any case.
+      IDLE, LONGEST = 45 * 86_400, 180 * 86_400
+      SHORTEST_PASSWORD = 10
+
+      # What rodauth says, in our words; and beside which field.
+      SAYS = {
+        no_matching_login: ["login", "This name and this password do not belong together."],
+        invalid_password: ["login", "This name and this password do not belong together."],
+        account_locked_out: ["login", "Too many wrong passwords: wait a quarter of an hour, then try again."]
+      }.freeze
+
+      # @param database [Sequel::Database]
+      # @param secret [String] with which links and sessions are kept apart from guesses
+      # @return [Class] a Rack middleware
+      def self.on(database, secret)
+        Class.new(Roda) do
+          plugin :middleware
+          plugin :pass
+          plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
+          plugin :rodauth, json: :only do
+            enable :json, :login, :logout, :change_password, :close_account, :create_account, :lockout,
+              :active_sessions, :internal_request
+            db database
+            hmac_secret secret
+            # Whoever signs in twice is signed in.
+            already_logged_in {}
+            prefix "/api/#{PREFIX}"
+            # No links are written here; whatever name the machine has in this house is right.
+            domain { request.host }
+            create_account_autologin? false
+            accounts_table :accounts
+            login_column :login
+            login_param "login"
+            require_email_address_logins? false
+            account_password_hash_column :password_hash
+            skip_status_checks? true
+            password_minimum_length SHORTEST_PASSWORD
+            require_password_confirmation? false
+            require_login_confirmation? false
+            max_invalid_logins MOST_WRONG
+            account_lockouts_deadline_interval(seconds: SHUT)
+            session_inactivity_deadline IDLE
+            session_lifetime_deadline LONGEST
+            active_sessions_insert_hash { super().merge(device: House.device(request.user_agent)) }
+            # A form that is sent twice finds nobody signed in.
+            logout_route "sign-out"
+            login_route "sign-in"
+            create_account_route nil
+            change_password_route "password"
+            close_account_route "close"
+            require_mail? false
+            unlock_account_request_route nil
+            unlock_account_route nil
+            delete_account_on_close? true
+            json_response_body { |said| JSON.generate(House.said(said, @error_reason)) }
+            set_error_reason { |reason| @error_reason = reason }
+          end
+
+          route do |r|
+            # Who was shut out is a stranger from then on, and is met as one.
+            rodauth.clear_session if rodauth.logged_in? && !rodauth.currently_active_session?
+            env["lantern.account"] = rodauth.session_value if rodauth.logged_in?
+            env["lantern.session"] = rodauth
+            r.on("api", PREFIX) {
+              r.rodauth
+              r.pass
+            }
+            nil
+          end
+        end
+      end
+    end
+
+    # What rodauth answers, as everything else here is answered.
+    # @param said [Hash]
+    # @param reason [Symbol, nil]
+    def self.said(said, reason)
+      return {"ok" => true} unless said["error"]
+      at, says = SignIn::SAYS[reason] || said["field-error"] || ["", said["error"]]
+      {"problems" => [{"at" => at, "says" => sentence(says)}]}
+    end
+
+    def self.sentence(text) = text.match?(/[.!?]\z/) ? text : "#{text[0].upcase}#{text[1..]}."
+
+    # What a device is called in the list: its browser and its system, as it says itself.
+    def self.device(agent)
+      browser = {"Edg/" => "Edge", "Firefox/" => "Firefox", "Chrome/" => "Chrome", "Safari/" => "Safari"}
+        .find { |mark, _| agent.to_s.include?(mark) }&.last || "A browser"
+      system = {"iPhone" => "iPhone", "iPad" => "iPad", "Android" => "Android", "Windows" => "Windows",
+                "Mac OS" => "Mac", "Linux" => "Linux"}.find { |mark, _| agent.to_s.include?(mark) }&.last
+      system ? "#{browser} on #{system}" : browser
+    end
+  end
+end

@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+require_relative "../house"
+
+module Server
+  module Routes
+    # Who is signed in, on which devices, and how another one comes in.
+    module Account
+      # What the routes below ask for.
+      module Asking
+        def accounts = store.database[:accounts]
+
+        def account = env["lantern.account"]
+
+        def session_of_rodauth = env["lantern.session"]
+
+        def devices = store.database[:account_active_session_keys].where(account_id: account)
+
+        # A device's own name in addresses: not what its cookie holds.
+        def device_name(row) = Digest::SHA256.hexdigest(row[:session_id])[0, 16]
+
+        def own_device
+          key = session_of_rodauth.session[session_of_rodauth.session_id_session_key]
+          session_of_rodauth.send(:compute_hmac, key)
+        end
+
+        def device(row)
+          {"id" => device_name(row), "name" => row[:device], "here" => row[:session_id] == own_device,
+           "last_use" => row[:last_use].utc.strftime("%Y-%m-%dT%H:%M:%SZ")}
+        end
+
+        # Where this is reached from elsewhere in the house.
+        def link(token) = "#{request.scheme}://#{request.host_with_port}/pair/#{token}"
+
+        # Only on the machine itself, and only while there is nobody yet.
+        def first?
+          settings.house && House.here?(env) && accounts.empty?
+        end
+
+        # @raise [Lantern::Plan::Refused]
+        def first_account(login, password)
+          session_of_rodauth.class.create_account(login:, password:)
+          accounts.where(login:).get(:id)
+        rescue Rodauth::InternalRequestError => error
+          at, says = error.field_errors.first || ["", "That did not work."]
+          raise Lantern::Plan::Refused.at(at, House.sentence(says))
+        end
+
+        def come_in(id)
+          session_of_rodauth.instance_exec do
+            account_from_id(id)
+            login_session("pairing")
+          end
+        end
+      end
+
+      def self.registered(app)
+        app.helpers Asking
+        app.instance_eval do
+          get "/api/account" do
+            login = account && accounts.where(id: account).get(:login)
+            JSON.generate({"house" => settings.house, "first" => first?, "login" => login}.compact)
+          end
+
+          post "/api/account/first" do
+            raise Store::Missing unless first?
+            come_in(first_account(sent["login"], sent["password"]))
+            JSON.generate("ok" => true)
+          end
+
+          post "/api/account/pairings" do
+            link = link(House::Pairings.new(store.database).begin(account))
+            JSON.generate("link" => link, "qr" => House::Pairings.qr(link), "minutes" => House::Pairings::MINUTES)
+          end
+
+          post "/api/account/pairings/:token" do
+            id = House::Pairings.new(store.database).take(params["token"]) or
+              raise Lantern::Plan::Refused.at("", "This link was used already, or its ten minutes are over: make " \
+                "another one on the first device.")
+            come_in(id)
+            JSON.generate("ok" => true)
+          end
+
+          get("/api/account/devices") {
+            JSON.generate("devices" => devices.order(:last_use).reverse.map { device(_1) })
+          }
+
+          delete "/api/account/devices/:device" do
+            row = devices.all.find { device_name(_1) == params["device"] } or raise Store::Missing
+            devices.where(session_id: row[:session_id]).delete
+            JSON.generate("ok" => true)
+          end
+        end
+      end
+    end
+  end
+end

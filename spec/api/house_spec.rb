@@ -1,0 +1,182 @@
+# frozen_string_literal: true
+
+require "yaml"
+require_relative "../support/api"
+require_relative "../../server/house"
+
+# Open to the house: who is let in, on which devices, and what a stranger can have.
+RSpec.describe "The door", :api, :store do
+  SECRET = "s" * 64
+
+  # A browser of its own, with its own cookies, as far away as it says.
+  def device(from: "192.168.1.20", agent: "Mozilla/5.0 (iPhone) Safari/605")
+    @door ||= Server::Manners.new(Server::House.around(RealStore.database, SECRET) { |app| app.new })
+    Rack::Test::Session.new(Rack::MockSession.new(@door)).tap { |browser|
+      browser.env("REMOTE_ADDR", from)
+      browser.header("User-Agent", agent)
+      browser.header("Host", "lantern.home:9292")
+    }
+  end
+
+  def on(browser, verb, path, body = nil)
+    browser.header("Content-Type", body && "application/json")
+    browser.public_send(verb, "/api#{path}", *(body && JSON.generate(body)))
+    JSON.parse(browser.last_response.body)
+  end
+
+  def code(browser) = browser.last_response.status
+
+  let(:password) { "nine lanterns hung" }
+
+  # The maker at the machine itself, with the first account.
+  def maker = device(from: "127.0.0.1", agent: "Mozilla/5.0 (X11; Linux) Firefox/140").tap { |browser|
+    on(browser, :post, "/account/first", {login: "Wick", password:})
+    expect(code(browser)).to eq 200
+  }
+
+  it "lets the first account be made on the machine itself, and nowhere else, and no second one" do
+    far = device
+    expect(on(far, :get, "/account")).to eq("house" => true, "first" => false)
+    on(far, :post, "/account/first", {login: "Thief", password:})
+    expect(code(far)).to eq 404
+    near = device(from: "127.0.0.1")
+    expect(on(near, :get, "/account")).to include("first" => true)
+    expect(on(near, :post, "/account/first", {login: "Wick", password: "short"})["problems"][0])
+      .to match("at" => "password", "says" => /at least 10|minimum 10/i)
+    on(near, :post, "/account/first", {login: "Wick", password:})
+    expect(on(near, :get, "/account")).to include("login" => "Wick", "first" => false)
+    on(device(from: "127.0.0.1"), :post, "/account/first", {login: "Second", password:})
+    expect(RealStore.database[:accounts].select_map(:login)).to eq ["Wick"]
+    expect(RealStore.database[:accounts].get(:password_hash)).to start_with "$2"
+  end
+
+  it "shows a stranger nothing, whatever is asked" do
+    maker
+    stranger = device
+    routes = YAML.load_file(Server::App::CONTRACT)["paths"].flat_map { |path, verbs|
+      verbs.keys.select { %w[get post put delete].include?(_1) }.map { [_1.to_sym, path.gsub(/\{\w+\}/, "1")] }
+    }
+    expect(routes.size).to be > 60
+    routes.each do |verb, path|
+      next if [%w[get /ping], %w[get /health]].include?([verb.to_s, path]) || path.start_with?("/account")
+      on(stranger, verb, path, (%i[post put].include?(verb) ? {} : nil))
+      expect([verb, path, code(stranger)]).to eq [verb, path, 401]
+    end
+    %w[/account/devices /account/pairings].each { |path|
+      on(stranger, (path.end_with?("devices") ? :get : :post), path, path.end_with?("devices") ? nil : {})
+      expect([path, code(stranger)]).to eq [path, 401]
+    }
+    stranger.get "/"
+    expect(code(stranger)).to eq 200
+  end
+
+  it "signs in by name and password, with a cookie that scripts and other sites do not get" do
+    maker
+    phone = device
+    expect(on(phone, :post, "/account/sign-in", {login: "Wick", password: "wrong wrong wrong"})["problems"][0]["says"])
+      .to eq "This name and this password do not belong together."
+    nobody = on(phone, :post, "/account/sign-in", {login: "Nobody", password:})["problems"][0]["says"]
+    expect(nobody).to eq "This name and this password do not belong together."
+    on(phone, :post, "/account/sign-in", {login: "Wick", password:})
+    # RFC 6265bis, 4.1.2: HttpOnly, SameSite; Secure where there is TLS.
+    cookie = phone.last_response.headers["set-cookie"].to_s
+    expect(cookie).to match(/HttpOnly/i).and match(/SameSite=Lax/i).and match(%r{path=/}i)
+    expect(cookie).not_to match(/secure/i)
+    expect(on(phone, :get, "/wreaths")).to include "wreaths"
+    proxied = device(from: "127.0.0.1")
+    proxied.header("X-Forwarded-Proto", "https")
+    proxied.header("X-Forwarded-For", "192.168.1.44")
+    on(proxied, :post, "/account/sign-in", {login: "Wick", password:})
+    expect(proxied.last_response.headers["set-cookie"].to_s).to match(/secure/i)
+    expect(proxied.last_response.headers).to include("strict-transport-security" => /max-age/)
+  end
+
+  it "pairs a device by a link that is good once and for ten minutes" do
+    first = maker
+    pairing = on(first, :post, "/account/pairings", {})
+    expect(pairing).to include("minutes" => 10, "link" => %r{\Ahttp://lantern.home:9292/pair/[\w-]{40,}\z})
+    expect(pairing["qr"]).to include "<svg"
+    token = pairing["link"].split("/").last
+    expect(RealStore.database[:pairings].select_map(:digest).join).not_to include token
+    phone, other = device, device
+    on(phone, :post, "/account/pairings/#{token}", {})
+    expect(on(phone, :get, "/account")["login"]).to eq "Wick"
+    expect(on(other, :post, "/account/pairings/#{token}", {})["problems"][0]["says"]).to match(/used already/)
+    expect(code(other)).to eq 422
+    late = on(first, :post, "/account/pairings", {})["link"].split("/").last
+    RealStore.database[:pairings].update(until: Sequel.lit("UTC_TIMESTAMP() - INTERVAL 1 SECOND"))
+    on(other, :post, "/account/pairings/#{late}", {})
+    expect(code(other)).to eq 422
+  end
+
+  it "lists devices and shuts one out at once" do
+    first, phone = maker, device
+    token = on(first, :post, "/account/pairings", {})["link"].split("/").last
+    on(phone, :post, "/account/pairings/#{token}", {})
+    devices = on(first, :get, "/account/devices")["devices"]
+    expect(devices.map { _1["name"] }).to contain_exactly("Firefox on Linux", "Safari on iPhone")
+    expect(devices.select { _1["here"] }.map { _1["name"] }).to eq ["Firefox on Linux"]
+    on(first, :delete, "/account/devices/#{devices.find { !_1["here"] }["id"]}")
+    expect(on(phone, :get, "/wreaths")["problems"]).not_to be_empty
+    expect(code(phone)).to eq 401
+    expect(on(first, :get, "/wreaths")).to include "wreaths"
+  end
+
+  it "signs out, changes the password and closes the account, each only who knows it" do
+    first, phone = maker, device
+    on(phone, :post, "/account/sign-in", {login: "Wick", password:})
+    on(first, :post, "/account/password", {password: "not this one", "new-password": "ten lanterns hung"})
+    expect(code(first)).not_to eq 200
+    on(first, :post, "/account/password", {password:, "new-password": "ten lanterns hung"})
+    expect(code(first)).to eq 200
+    on(phone, :post, "/account/sign-out", {})
+    on(phone, :get, "/wreaths")
+    expect(code(phone)).to eq 401
+    on(phone, :post, "/account/sign-in", {login: "Wick", password:})
+    expect(code(phone)).to eq 401
+    on(first, :post, "/account/close", {password: "ten lanterns hung"})
+    expect(RealStore.database[:accounts].count).to eq 0
+  end
+
+  it "is shut after too many wrong passwords, and says for how long; other devices stay in" do
+    first, thief = maker, device
+    says = Array.new(12) { |i|
+      RealStore.database[:attempts].delete
+      on(thief, :post, "/account/sign-in", {login: "Wick", password: "guess number #{i}"})["problems"][0]["says"]
+    }
+    expect(says.last).to match(/wait a quarter of an hour/)
+    on(thief, :post, "/account/sign-in", {login: "Wick", password:})
+    expect(code(thief)).not_to eq 200
+    expect(on(first, :get, "/wreaths")).to include "wreaths"
+  end
+
+  it "lets one address try only so often" do
+    maker
+    thief = device
+    codes = Array.new(22) { |i|
+      on(thief, :post, "/account/sign-in", {login: "name #{i}", password:})
+      code(thief)
+    }
+    expect(codes.last).to eq 429
+    expect(thief.last_response.headers["retry-after"].to_i).to be_between(1, 300)
+    expect(codes.count(429)).to be <= 2
+    on(device(from: "192.168.1.99"), :post, "/account/sign-in", {login: "Wick", password:})
+  end
+
+  it "changes nothing for another site" do
+    first = maker
+    first.header("Origin", "http://elsewhere.example")
+    on(first, :post, "/account/sign-out", {})
+    expect(code(first)).to eq 403
+    first.header("Origin", nil)
+    expect(on(first, :get, "/wreaths")).to include "wreaths"
+  end
+end
+
+RSpec.describe "Without a door", :api, :store do
+  it "asks nobody to sign in, and has no account to give away" do
+    expect(ask(:get, "/account")).to eq("house" => false, "first" => false)
+    ask(:post, "/account/first", {login: "Wick", password: "nine lanterns hung"})
+    expect(status).to eq 404
+  end
+end

@@ -1,0 +1,172 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query"
+import { useState } from "react"
+import { answered, api } from "../keep/client"
+import { keys } from "../keep/keys"
+import { useAccount, useDevices } from "../keep/queries"
+import { Dialog } from "../pieces/Dialog"
+import { ageSays } from "../wreaths/ages"
+
+/** Which devices are in, how another one comes in, and the way out; nothing where nobody has to sign in. */
+export function House() {
+  const account = useAccount().data
+  if (!account?.house || account.login === undefined) return null
+  return (
+    <section aria-label="This house" className="pt-6">
+      <h2 className="text-xl">This house</h2>
+      <p className="text-quiet">Signed in as {account.login}.</p>
+      <Devices />
+      <Pairing />
+      <Password />
+      <SignOut />
+    </section>
+  )
+}
+
+function Devices() {
+  const queries = useQueryClient()
+  const devices = useDevices().data ?? []
+  const shut = useMutation({
+    mutationFn: async (device: string) =>
+      answered(await api.DELETE("/account/devices/{device}", { params: { path: { device } } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.devices() }),
+  })
+  return (
+    <ul aria-label="Devices" className="pt-2">
+      {devices.map((device) => (
+        <li key={device.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 py-2">
+          <span>{device.name}</span>
+          <span className="text-sm text-quiet">
+            {device.here ? "this one" : `last used ${ageSays(device.last_use)} ago`}
+          </span>
+          {!device.here && (
+            <button
+              type="button"
+              className="link-button ml-auto"
+              aria-label={`Shut out ${device.name}`}
+              onClick={() => shut.mutate(device.id)}
+            >
+              Shut out
+            </button>
+          )}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function Pairing() {
+  const queries = useQueryClient()
+  const begin = useMutation({ mutationFn: async () => answered(await api.POST("/account/pairings", { body: {} })) })
+  const close = () => {
+    begin.reset()
+    void queries.invalidateQueries({ queryKey: keys.devices() })
+  }
+  return (
+    <p className="pt-3">
+      <button type="button" className="plain-button" onClick={() => begin.mutate()} disabled={begin.isPending}>
+        Pair a device
+      </button>
+      {begin.isError && (
+        <span role="alert" className="pl-3 font-semibold text-error">
+          {begin.error.message}
+        </span>
+      )}
+      {begin.data && (
+        <Dialog title="Pair a device" onClose={close}>
+          <p>
+            Point the other device’s camera at this, or open the link on it. It is good for {begin.data.minutes}{" "}
+            minutes, once.
+          </p>
+          <img
+            src={`data:image/svg+xml;utf8,${encodeURIComponent(begin.data.qr)}`}
+            alt="The link as a QR code"
+            className="mx-auto my-3 h-64 w-64"
+          />
+          <p className="text-sm break-all">
+            <a className="underline" href={begin.data.link}>
+              {begin.data.link}
+            </a>
+          </p>
+        </Dialog>
+      )}
+    </p>
+  )
+}
+
+function Password() {
+  const [password, setPassword] = useState("")
+  const [next, setNext] = useState("")
+  const change = useMutation({
+    mutationFn: async () =>
+      answered(await api.POST("/account/password", { body: { password, "new-password": next } })),
+    onSuccess: () => {
+      setPassword("")
+      setNext("")
+    },
+  })
+  return (
+    <details className="pt-3">
+      <summary className="cursor-pointer py-2 font-semibold">Change the password</summary>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          change.mutate()
+        }}
+      >
+        <Secret label="The password now" complete="current-password" value={password} onChange={setPassword} />
+        <Secret label="The new one, ten letters or more" complete="new-password" value={next} onChange={setNext} />
+        {change.isError && (
+          <p role="alert" className="font-semibold text-error">
+            {change.error.message}
+          </p>
+        )}
+        {change.isSuccess && <p role="status">Changed. The other devices have to sign in again.</p>}
+        <button type="submit" className="plain-button mt-2" disabled={change.isPending}>
+          Change it
+        </button>
+      </form>
+    </details>
+  )
+}
+
+interface SecretProps {
+  label: string
+  complete: string
+  value: string
+  onChange: (value: string) => void
+}
+
+function Secret({ label, complete, value, onChange }: SecretProps) {
+  return (
+    <label className="row">
+      {label}
+      <input
+        type="password"
+        className="field-input w-56 text-left"
+        autoComplete={complete}
+        required
+        maxLength={200}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </label>
+  )
+}
+
+function SignOut() {
+  const queries = useQueryClient()
+  const leave = useMutation({
+    mutationFn: async () => answered(await api.POST("/account/sign-out", { body: {} })),
+    onSuccess: () => {
+      queries.clear()
+      window.location.assign("/")
+    },
+  })
+  return (
+    <p className="pt-3">
+      <button type="button" className="plain-button" onClick={() => leave.mutate()}>
+        Sign out on this device
+      </button>
+    </p>
+  )
+}
