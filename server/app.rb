@@ -36,11 +36,14 @@ module Server
       set :dump_errors, false
       set :logging, false
       set :public_folder, File.join(ROOT, "web/dist")
+      mime_type :webmanifest, "application/manifest+json"
       set :static_cache_control, [:public, max_age: 3600]
       set :host_authorization, permitted_hosts: %w[localhost 127.0.0.1 ::1 [::1]]
       set :store, nil
       # Whether it is open to the house, and so demands that who asks has signed in.
       set :house, false
+      # Under which address the house knows this machine.
+      set :house_address, nil
       # What whoever looks after the database last saw of it.
       set :database_there, true
       set :answers, Answers.new

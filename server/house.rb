@@ -51,6 +51,9 @@ module Server
       # Whether a request came from this machine, by no proxy.
       def here?(env) = LOOPBACK.include?(env["REMOTE_ADDR"]) && !env.key?("HTTP_X_FORWARDED_FOR")
 
+      # Whether a name in an address means anything to another machine.
+      def elsewhere?(host) = !["localhost", "[::1]", *LOOPBACK].include?(host)
+
       private
 
       # The application as it is reached from elsewhere in the house, by whatever name its machine has there.

@@ -139,6 +139,7 @@ module Server
     # The application, behind its door where it is open to the house.
     def behind(store)
       return Compressed.new(App.new) unless @house
+      App.set :house_address, own_address
       House.around(store.database, House.secret(@var)) { |app| Compressed.new(app.new) }
     end
 

@@ -29,8 +29,12 @@ module Server
            "last_use" => row[:last_use].utc.strftime("%Y-%m-%dT%H:%M:%SZ")}
         end
 
-        # Where this is reached from elsewhere in the house.
-        def link(token) = "#{request.scheme}://#{request.host_with_port}/pair/#{token}"
+        # Where this is reached from elsewhere in the house: not by the name that the machine has for itself.
+        def link(token)
+          away = settings.house_address unless House.elsewhere?(request.host)
+          host = away ? "#{away}:#{request.port}" : request.host_with_port
+          "#{request.scheme}://#{host}/pair/#{token}"
+        end
 
         # Only on the machine itself, and only while there is nobody yet.
         def first?

@@ -9,6 +9,7 @@ import { askAgain } from "./keep/keys"
 import { settingsQuery, wreathListQuery } from "./keep/queries"
 import { Fetching } from "./pieces/Fetching"
 import { KeyMap } from "./pieces/KeyMap"
+import { NewVersion } from "./pieces/NewVersion"
 import { showTheme } from "./pieces/theme"
 import "./styles.css"
 import { WreathsScreen } from "./wreaths/WreathsScreen"
@@ -25,7 +26,11 @@ const WordsScreen = lazy(async () => ({ default: (await import("./words/WordsScr
 const WreathScreen = lazy(async () => ({ default: (await import("./wreath/WreathScreen")).WreathScreen }))
 
 const queries: QueryClient = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } },
+  // Whether there is a network says nothing about whether the server, perhaps in this room, answers.
+  defaultOptions: {
+    queries: { retry: 1, refetchOnWindowFocus: true, networkMode: "always" },
+    mutations: { networkMode: "always" },
+  },
   // Whoever was shut out is asked to sign in again, and finds everything where it was.
   queryCache: new QueryCache({ onError: (error) => isStranger(error) && askAgain(queries, ["account"]) }),
   mutationCache: new MutationCache({ onError: (error) => isStranger(error) && askAgain(queries, ["account"]) }),
@@ -41,6 +46,7 @@ createRoot(document.getElementById("root")!).render(
     <QueryClientProvider client={queries}>
       <BrowserRouter>
         <KeyMap />
+        <NewVersion />
         <Door>
           <InOurCurrency>
             <Suspense fallback={<Fetching what="The screen" />}>

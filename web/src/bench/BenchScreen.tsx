@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query"
 import { useEffect } from "react"
 import { Link, useParams } from "react-router"
-import { answered, api, isMissing, type Problem } from "../keep/client"
+import { isMissing, type Problem } from "../keep/client"
 import { keys } from "../keep/keys"
-import { useWork } from "../keep/queries"
+import { askForWreath, useWork } from "../keep/queries"
 import { AtTheBench } from "./AtTheBench"
 
 /** A wreath at the bench: one step at a time, one big counter, nothing lost. */
@@ -19,9 +19,9 @@ function OneBench({ id }: { id: number }) {
     refetchOnMount: "always",
     // The server may be away for as long as it likes; what is not there does not come.
     retry: (_, error) => !isMissing(error),
-    queryFn: async () => answered(await api.GET("/wreaths/{id}", { params: { path: { id } } })),
+    queryFn: () => askForWreath(id),
   })
-  const work = useWork(wreath?.plan).data
+  const work = useWork(wreath?.plan, id).data
   useEffect(() => {
     document.title = `Bench: ${wreath?.name ?? "wreath"} · Crisp Lantern`
   }, [wreath?.name])

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { answered, api } from "../keep/client"
 import { keys } from "../keep/keys"
+import { forgetAll } from "../keep/lately"
 import { useAccount, useDevices } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { ageSays } from "../wreaths/ages"
@@ -157,8 +158,9 @@ function SignOut() {
   const queries = useQueryClient()
   const leave = useMutation({
     mutationFn: async () => answered(await api.POST("/account/sign-out", { body: {} })),
-    onSuccess: () => {
+    onSuccess: async () => {
       queries.clear()
+      await forgetAll()
       window.location.assign("/")
     },
   })

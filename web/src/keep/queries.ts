@@ -10,6 +10,7 @@ import {
   type WorkedPlan,
 } from "./client"
 import { keys } from "./keys"
+import { lately, latelyOf } from "./lately"
 
 /** What was asked for so many milliseconds ago need not be asked again. */
 const JUST_ASKED = 2000
@@ -18,7 +19,7 @@ export const useDeclarations = () =>
   useQuery({
     queryKey: keys.declarations(),
     staleTime: Infinity,
-    queryFn: async () => answered(await api.GET("/declarations")),
+    queryFn: () => lately("declarations", async () => answered(await api.GET("/declarations"))),
   })
 
 /** Who is signed in, where one has to be. */
@@ -26,7 +27,7 @@ export const useAccount = () =>
   useQuery({
     queryKey: keys.account(),
     staleTime: Infinity,
-    queryFn: async () => answered(await api.GET("/account")),
+    queryFn: () => lately("account", async () => answered(await api.GET("/account"))),
   })
 
 /** Where the account is signed in. */
@@ -39,7 +40,7 @@ export const useDevices = () =>
 export const settingsQuery = queryOptions({
   queryKey: keys.settings(),
   staleTime: Infinity,
-  queryFn: async () => answered(await api.GET("/settings")),
+  queryFn: () => lately("settings", async () => answered(await api.GET("/settings"))),
 })
 
 export const useSettings = () => useQuery(settingsQuery)
@@ -103,15 +104,25 @@ export const useBare = (plan: Plan | undefined) =>
     queryFn: async ({ signal }) => answered(await api.POST("/bare", { body: plan!, signal })),
   })
 
-/** Works a plan. Problems are an answer too: a maker in the middle of typing makes them all the time. */
-export const useWork = (plan: Plan | undefined) =>
+/** One wreath, as it is kept. */
+export const askForWreath = (id: number) =>
+  lately(`wreath ${id}`, async () => answered(await api.GET("/wreaths/{id}", { params: { path: { id } } })))
+
+/**
+ * Works a plan. Problems are an answer too: a maker in the middle of typing makes them all the time. That of a wreath
+ * is there while the server is away, as long as nothing of it was changed.
+ */
+export const useWork = (plan: Plan | undefined, wreath?: number) =>
   useQuery<Work>({
     queryKey: keys.work(plan),
     enabled: plan !== undefined,
     gcTime: 60_000,
     staleTime: Infinity,
     placeholderData: keepPreviousData,
-    queryFn: async ({ signal }) => answered(await api.POST("/work/try", { body: plan!, signal })),
+    queryFn: ({ signal }) => {
+      const ask = async () => answered(await api.POST("/work/try", { body: plan!, signal }))
+      return wreath === undefined ? ask() : latelyOf(`work ${wreath}`, plan!, ask)
+    },
   })
 
 /** What a wise friend says to a plan that can be made: asked beside the plan, so that it never waits for it. */

@@ -70,7 +70,7 @@ interface OpenProps {
 }
 
 function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
-  const work = useWork(plan).data
+  const { data: work, error: unworked } = useWork(plan, id)
   const [worked, setWorked] = useState<WorkedPlan>()
   const [heard, setHeard] = useState<WorkedPlan>()
   if (work?.worked && work.worked !== heard) {
@@ -81,7 +81,7 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
   const problems = work?.problems ?? []
   const changeUnits = async (units: Units) =>
     wreath.change(answered(await api.POST("/units", { body: { plan, to: units } })))
-  const parts = { id, stage, wreath, plan, declarations, worked, problems }
+  const parts = { id, stage, wreath, plan, declarations, worked, problems, unworked: unworked?.message }
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Page title={plan.name ?? "Wreath"} units={plan.units} onUnits={(units) => void changeUnits(units)}>
@@ -119,10 +119,12 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
 interface WorkplaceProps extends OpenProps {
   worked?: WorkedPlan
   problems: Problem[]
+  /** Why nothing was worked out at all: nobody answered. */
+  unworked?: string
 }
 
 /** The drawing, and beside it the stage that the maker is at. */
-function Workplace({ id, stage, wreath, plan, declarations, worked, problems }: WorkplaceProps) {
+function Workplace({ id, stage, wreath, plan, declarations, worked, problems, unworked }: WorkplaceProps) {
   const [measuring, setMeasuring] = useState<string>()
   const Stage = stageScreens[stage] ?? CoverStage
   const about = { plan, declarations, onChange: wreath.change }
@@ -145,6 +147,11 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems }: 
         </div>
       )}
       <div className="min-h-0 lg:overflow-y-auto lg:pr-2" tabIndex={0} role="region" aria-label="Stage">
+        {unworked && (
+          <p role="alert" className="border-l-4 border-error pl-3 font-semibold text-error">
+            {unworked}
+          </p>
+        )}
         {loose.length > 0 && (
           <ul className="border-l-4 border-error pl-3">
             {loose.map((problem) => (

@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useCallback, useEffect, useRef, useState } from "react"
-import { answered, api, problemsOf, type CutBar, type Plan, type Wreath } from "../keep/client"
+import { api, problemsOf, type CutBar, type Plan, type Wreath } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
 import { alike, outcomeOf, sendLast } from "../keep/outcome"
+import { askForWreath } from "../keep/queries"
 import { useKeeper } from "../keep/useKeeper"
 
 const MOST_STEPS = 100
@@ -17,7 +18,7 @@ export function useWreath(id: number) {
   const path = { params: { path: { id } } }
   const loaded = useQuery({
     queryKey: keys.wreath(id),
-    queryFn: async () => answered(await api.GET("/wreaths/{id}", { params: { path: { id } } })),
+    queryFn: () => askForWreath(id),
     staleTime: 0,
     refetchOnWindowFocus: false,
   })

@@ -1,0 +1,77 @@
+import { del, get, set, update } from "idb-keyval"
+import { Refusal } from "./client"
+
+/**
+ * What was seen lately, kept on this device: while the server is away, it is shown as it was then. Only what was asked
+ * for is kept, and of wreaths the last few; whoever signs out takes it along.
+ */
+
+/** So many wreaths can be opened while the server is away. */
+const MOST = 30
+const INDEX = "lately"
+
+/** Whether a call failed because nobody was there to answer it. */
+export const isAway = (error: unknown) => !(error instanceof Refusal) || [0, 502, 503, 504].includes(error.status)
+
+/** Asks; and keeps the answer, or gives the one that was kept when nobody answers. */
+export async function lately<T>(name: string, ask: () => Promise<T>): Promise<T> {
+  try {
+    const answer = await ask()
+    void keep(name, answer)
+    return answer
+  } catch (error) {
+    const kept = isAway(error) ? await recall<T>(name) : undefined
+    if (kept === undefined) throw error
+    return kept
+  }
+}
+
+/** The same of an answer that holds for one question only: another question has no answer while nobody is there. */
+export async function latelyOf<Q, T>(name: string, question: Q, ask: () => Promise<T>): Promise<T> {
+  const kept = await lately(name, async () => ({ question, answer: await ask() }))
+  if (JSON.stringify(kept.question) !== JSON.stringify(question)) throw new Refusal(AWAY)
+  return kept.answer
+}
+
+const AWAY = [
+  {
+    at: "",
+    says:
+      "The server is away, so this cannot be worked out now. " +
+      "What you changed is kept on this screen until it is back.",
+  },
+]
+
+/** Nothing of it stays on a device that signs out. */
+export const forgetAll = async () => {
+  const names = (await get<string[]>(INDEX)) ?? []
+  await Promise.all([...names, ...ALWAYS, INDEX].map((name) => del(name)))
+}
+
+/** What every screen needs is never the one that has to go. */
+const ALWAYS = ["account", "settings", "declarations", "notebook"]
+
+async function keep(name: string, answer: unknown) {
+  // A device with no room, or that keeps nothing in private, does without.
+  try {
+    await set(name, answer)
+    if (ALWAYS.includes(name)) return
+    let gone: string[] = []
+    await update<string[]>(INDEX, (before = []) => {
+      const names = [name, ...before.filter((each) => each !== name)]
+      gone = names.slice(2 * MOST)
+      return names.slice(0, 2 * MOST)
+    })
+    await Promise.all(gone.map((each) => del(each)))
+  } catch {
+    return
+  }
+}
+
+async function recall<T>(name: string): Promise<T | undefined> {
+  try {
+    return await get<T>(name)
+  } catch {
+    return undefined
+  }
+}
