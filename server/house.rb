@@ -75,8 +75,8 @@ module Server
         Rack::Attack.throttled_responder = lambda do |request|
           wait = request.env["rack.attack.match_data"].then { _1[:period] - _1[:epoch_time] % _1[:period] }
           [429, {"content-type" => "application/json", "retry-after" => wait.to_s},
-            [JSON.generate("problems" => [{"at" => "", "says" => "That was too often: wait #{(wait / 60.0).ceil} min, " \
-              "then try again. Nothing was changed."}])]]
+            [JSON.generate("problems" => [{"at" => "", "says" => "That was too often: wait " \
+              "#{(wait / 60.0).ceil} min, then try again. Nothing was changed."}])]]
         end
       end
     end

@@ -7,7 +7,7 @@
 #                                         home network, where who asks has to sign in
 
 # What was asked for, before anything else reads it in its own way.
-ASKED = ENV.to_h.slice("HOST", "PORT", "VAR").freeze
+ASKED = ENV.to_h.slice("HOST", "PORT", "VAR", "DATABASE_URL", "SECRET").freeze
 ENV.delete("PORT")
 
 require "fileutils"
@@ -21,6 +21,7 @@ require_relative "compressed"
 require_relative "house"
 require_relative "demo"
 require_relative "mariadb"
+require_relative "outside_database"
 require_relative "slow_senders"
 
 $stdout.sync = true
@@ -41,7 +42,8 @@ module Server
     LOGS = 4
     LOG_BYTES = 10_000_000
 
-    # @param env [Hash] `HOST`, `PORT`, `VAR`
+    # @param env [Hash] `HOST`, `PORT`, `VAR`; `DATABASE_URL`, another database than the private one; `SECRET`, for a
+    #   house of several processes
     # @param empty [Boolean] whether a first start begins with nothing in it
     # @param house [Boolean] whether it is open to the house, behind a door
     def initialize(env, empty: false, house: false)
@@ -52,6 +54,10 @@ module Server
       @wanted = port(env.fetch("PORT", "9292"))
       @var = File.expand_path(env.fetch("VAR", File.join(__dir__, "../var")))
       @empty = empty
+      @outside = env["DATABASE_URL"]
+      # What processes on several machines have in common, so that who signed in on one is known to all.
+      @secret = env["SECRET"]
+      abort "SECRET is too short: 64 characters or more, the same for all." if @secret && @secret.length < 64
     end
 
     def run
@@ -86,12 +92,11 @@ module Server
     def start
       aside = Aside.new
       answers = Answers.new(aside)
-      database = MariaDB.new(File.join(@var, "mariadb"))
-      puts "· Starting the database"
+      database = @outside ? OutsideDatabase.new(@outside) : MariaDB.new(File.join(@var, "mariadb"))
+      puts(@outside ? "· Looking for the database" : "· Starting the database")
       database.start
-      store = Store.new(database.connect("lantern"), answers:, backups: File.join(@var, "backups"))
+      store = kept_in(database, answers)
       puts "  MariaDB on #{database.address}"
-      Demo.load(store) unless @empty
       App.set :store, store
       App.set :answers, answers
       serve(database, store)
@@ -99,6 +104,15 @@ module Server
       abort "The database could not be started. #{error.message}"
     ensure
       aside&.stop
+    end
+
+    # Everything that is kept, brought up to date; of several that start at once on one database, by one.
+    def kept_in(database, answers)
+      connection = database.connect("lantern")
+      begin_with = -> {
+        Store.new(connection, answers:, backups: File.join(@var, "backups")).tap { Demo.load(_1) unless @empty }
+      }
+      @outside ? database.alone(connection, &begin_with) : begin_with.call
     end
 
     def serve(database, store)
@@ -140,7 +154,7 @@ module Server
     def behind(store)
       return Compressed.new(App.new) unless @house
       App.set :house_address, own_address
-      House.around(store.database, House.secret(@var)) { |app| Compressed.new(app.new) }
+      House.around(store.database, @secret || House.secret(@var)) { |app| Compressed.new(app.new) }
     end
 
     def configuration(port, store)
@@ -206,4 +220,4 @@ module Server
   end
 end
 
-Server::Launch.new(ASKED, empty: ARGV.include?("--empty"), house: ARGV.include?("--house")).run if $PROGRAM_NAME == __FILE__
+Server::Launch.new(ASKED, **%i[empty house].to_h { [_1, ARGV.include?("--#{_1}")] }).run if $PROGRAM_NAME == __FILE__

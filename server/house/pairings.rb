@@ -26,7 +26,9 @@ module Server
 
       # @return [Integer, nil] the account that a token stands for, for the first who brings it
       def take(token)
-        account = rows.where(digest: digest(token)).where { self.until >= Sequel.lit("UTC_TIMESTAMP()") }.get(:account_id)
+        account = rows.where(digest: digest(token)).where {
+          self.until >= Sequel.lit("UTC_TIMESTAMP()")
+        }.get(:account_id)
         account if account && rows.where(digest: digest(token)).delete == 1
       end
 

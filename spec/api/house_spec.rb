@@ -6,11 +6,9 @@ require_relative "../../server/house"
 
 # Open to the house: who is let in, on which devices, and what a stranger can have.
 RSpec.describe "The door", :api, :store do
-  SECRET = "s" * 64
-
   # A browser of its own, with its own cookies, as far away as it says.
   def device(from: "192.168.1.20", agent: "Mozilla/5.0 (iPhone) Safari/605")
-    @door ||= Server::Manners.new(Server::House.around(RealStore.database, SECRET) { |app| app.new })
+    @door ||= Server::Manners.new(Server::House.around(RealStore.database, "s" * 64) { |app| app.new })
     Rack::Test::Session.new(Rack::MockSession.new(@door)).tap { |browser|
       browser.env("REMOTE_ADDR", from)
       browser.header("User-Agent", agent)

@@ -17,8 +17,9 @@ module Trial
     # @param var [String] the folder of its data
     # @param port [Integer] the one that it is asked to take; one that is free unless it is said
     # @param asked [Array<String>] what else it is asked to do: `--house`, `--empty`
-    def initialize(var, *asked, port: TCPServer.open("127.0.0.1", 0) { _1.addr[1] })
-      @var, @asked, @port = var, asked, port
+    # @param env [Hash{String=>String}] what else it finds in its surroundings
+    def initialize(var, *asked, port: TCPServer.open("127.0.0.1", 0) { _1.addr[1] }, env: {})
+      @var, @asked, @port, @env = var, asked, port, env
     end
 
     # @return [self]
@@ -37,8 +38,8 @@ module Trial
     # @return [IO] what it says
     def spawn
       reader, writer = IO.pipe
-      @number = Process.spawn({"VAR" => var, "PORT" => @port.to_s}, RbConfig.ruby, File.join(ROOT, "server/launch.rb"),
-        *@asked, out: writer, err: [File.join(var, "errors"), "a"], chdir: ROOT)
+      surroundings = {"VAR" => var, "PORT" => @port.to_s, **@env}
+      @number = Process.spawn(surroundings, RbConfig.ruby, File.join(ROOT, "server/launch.rb"), *@asked, out: writer, err: [File.join(var, "errors"), "a"], chdir: ROOT)
       writer.close
       reader
     end
