@@ -39,7 +39,8 @@ module Trial
     def spawn
       reader, writer = IO.pipe
       surroundings = {"VAR" => var, "PORT" => @port.to_s, **@env}
-      @number = Process.spawn(surroundings, RbConfig.ruby, File.join(ROOT, "server/launch.rb"), *@asked, out: writer, err: [File.join(var, "errors"), "a"], chdir: ROOT)
+      @number = Process.spawn(surroundings, RbConfig.ruby, File.join(ROOT, "server/launch.rb"), *@asked,
+        out: writer, err: [File.join(var, "errors"), "a"], chdir: ROOT)
       writer.close
       reader
     end
