@@ -161,6 +161,17 @@ RSpec.describe "The door", :api, :store do
     on(device(from: "192.168.1.99"), :post, "/account/sign-in", {login: "Wick", password:})
   end
 
+  it "puts nobody's password into the file of everything, and is as it was when one is put back" do
+    first = maker
+    first.get "/api/archive.jsonl"
+    archive = first.last_response.body
+    expect(archive).not_to match(/\$2a|Wick|session/)
+    first.header("Content-Type", "application/x-ndjson")
+    first.post "/api/archive.jsonl", archive
+    expect(code(first)).to eq 200
+    expect(on(first, :get, "/account")["login"]).to eq "Wick"
+  end
+
   it "changes nothing for another site" do
     first = maker
     first.header("Origin", "http://elsewhere.example")
