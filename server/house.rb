@@ -13,7 +13,7 @@ module Server
   module House
     COOKIE = "lantern"
     # Seconds that a device stays signed in when nobody shuts it out.
-    STAYS = 180 * 86_400
+    STAYS = SignIn::LONGEST
     # So many tries to sign in or to pair from one address, and heavy questions of one account, in so many seconds.
     TRIES, HEAVY = {limit: 20, period: 300}.freeze, {limit: 240, period: 60}.freeze
     HEAVY_PATHS = %r{\A/api/(?:coverings|backwards|bare|advice|photo/sizes|pictures|occasions/work)}

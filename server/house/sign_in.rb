@@ -15,8 +15,10 @@ module Server
       # Wrong passwords before an account is shut, and for how long, in seconds.
       MOST_WRONG, SHUT = 8, 15 * 60
       # A device that was not used for so long has to sign in again, in seconds; and one that was used, in any case.
-      IDLE, LONGEST = 45 * 86_400, 180 * 86_400
-      SHORTEST_PASSWORD = 10
+      # Source: OWASP ASVS 4.0, 3.3.2 (level 1).
+      IDLE, LONGEST = 14 * 86_400, 30 * 86_400
+      # Source: the same, 2.1.1; and what bcrypt looks at, in bytes.
+      SHORTEST_PASSWORD, LONGEST_PASSWORD = 12, 72
 
       # What rodauth says, in our words; and beside which field.
       SAYS = {
@@ -51,6 +53,7 @@ module Server
             account_password_hash_column :password_hash
             skip_status_checks? true
             password_minimum_length SHORTEST_PASSWORD
+            password_maximum_bytes LONGEST_PASSWORD
             require_password_confirmation? false
             require_login_confirmation? false
             max_invalid_logins MOST_WRONG

@@ -40,7 +40,7 @@ RSpec.describe "The door", :api, :store do
     near = device(from: "127.0.0.1")
     expect(on(near, :get, "/account")).to include("first" => true)
     expect(on(near, :post, "/account/first", {login: "Wick", password: "short"})["problems"][0])
-      .to match("at" => "password", "says" => /at least 10|minimum 10/i)
+      .to match("at" => "password", "says" => /minimum 12/i)
     on(near, :post, "/account/first", {login: "Wick", password:})
     expect(on(near, :get, "/account")).to include("login" => "Wick", "first" => false)
     on(device(from: "127.0.0.1"), :post, "/account/first", {login: "Second", password:})

@@ -30,7 +30,9 @@ RSpec.describe "The door on the screen", :browser, :store do
     fill_in "Name", with: "Wick"
     fill_in "Password", with: "short"
     click_on "Make it and go in"
-    expect(page).to have_css("[role=alert]", text: /10 characters/)
+    expect(page).to have_css("[role=alert]", text: /12 characters/)
+    check "Show the password"
+    expect(find_field("Password")[:type]).to eq "text"
     fill_in "Password", with: "nine lanterns hung"
     click_on "Make it and go in"
     # In, and where it was wanted.

@@ -26,6 +26,7 @@ function SignIn({ first }: { first: boolean }) {
   const queries = useQueryClient()
   const [login, setLogin] = useState("")
   const [password, setPassword] = useState("")
+  const [shown, setShown] = useState(false)
   const come = useMutation({
     mutationFn: async () =>
       answered(await api.POST(first ? "/account/first" : "/account/sign-in", { body: { login, password } })),
@@ -60,11 +61,11 @@ function SignIn({ first }: { first: boolean }) {
       <div className="row">
         <label htmlFor="password">
           Password
-          {first && <span className="block text-sm text-quiet">Ten letters or more.</span>}
+          {first && <span className="block text-sm text-quiet">Twelve letters or more.</span>}
         </label>
         <input
           id="password"
-          type="password"
+          type={shown ? "text" : "password"}
           className="field-input w-56 text-left"
           autoComplete={first ? "new-password" : "current-password"}
           required
@@ -73,6 +74,15 @@ function SignIn({ first }: { first: boolean }) {
           onChange={(event) => setPassword(event.target.value)}
         />
       </div>
+      <label className="flex items-center justify-end gap-2 pt-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={shown}
+          onChange={(event) => setShown(event.target.checked)}
+        />
+        Show the password
+      </label>
       {come.isError && (
         <p role="alert" className="pt-2 font-semibold text-error">
           {problems.length > 0 ? problems.map(({ says }) => says).join(" ") : come.error.message}

@@ -115,7 +115,7 @@ function Password() {
         }}
       >
         <Secret label="The password now" complete="current-password" value={password} onChange={setPassword} />
-        <Secret label="The new one, ten letters or more" complete="new-password" value={next} onChange={setNext} />
+        <Secret label="The new one, twelve letters or more" complete="new-password" value={next} onChange={setNext} />
         {change.isError && (
           <p role="alert" className="font-semibold text-error">
             {change.error.message}
