@@ -51,6 +51,12 @@ module Server
       # Whether a request came from this machine, by no proxy.
       def here?(env) = LOOPBACK.include?(env["REMOTE_ADDR"]) && !env.key?("HTTP_X_FORWARDED_FOR")
 
+      # Where a request comes from: what it says itself of that is believed of a proxy on this machine alone.
+      def address(env)
+        said = env["HTTP_X_FORWARDED_FOR"].to_s.split(",").last&.strip if LOOPBACK.include?(env["REMOTE_ADDR"])
+        said || env["REMOTE_ADDR"]
+      end
+
       # Whether a name in an address means anything to another machine.
       def elsewhere?(host) = !["localhost", "[::1]", *LOOPBACK].include?(host)
 
@@ -67,7 +73,7 @@ module Server
       def limit(database)
         Rack::Attack.cache.store = Attempts.new(database)
         Rack::Attack.throttle("to come in, by address", **TRIES) { |request|
-          request.ip if request.post? && request.path.match?(%r{\A/api/account/(?:sign-in|first|pairings/)})
+          address(request.env) if request.post? && request.path.match?(%r{\A/api/account/(?:sign-in|first|pairings/)})
         }
         Rack::Attack.throttle("heavy questions, by account", **HEAVY) { |request|
           request.env["rack.session"]["account_id"] if request.path.match?(HEAVY_PATHS)

@@ -209,6 +209,7 @@ module Server
           store.backups.daily
           warn "The daily backup failed: #{store.backups.failed}." if store.backups.failed
           store.tidy
+          House::Attempts.new(store.database).tidy
           sleep HOUR
         rescue => error
           # The next hour may be a better one.

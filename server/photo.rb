@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "base64"
 require_relative "../core/lantern"
 
 module Server

@@ -20,6 +20,9 @@ module Server
       # Source: the same, 2.1.1; and what bcrypt looks at, in bytes.
       SHORTEST_PASSWORD, LONGEST_PASSWORD = 12, 72
 
+      # A name, two passwords, and what stands about them.
+      MOST_BYTES = 4_000
+
       # What rodauth says, in our words; and beside which field.
       SAYS = {
         no_matching_login: ["login", "This name and this password do not belong together."],
@@ -76,6 +79,10 @@ module Server
           end
 
           route do |r|
+            if env["PATH_INFO"].start_with?("/api/#{PREFIX}") && env["CONTENT_LENGTH"].to_i > MOST_BYTES
+              r.halt [413, {"content-type" => "application/json"},
+                [JSON.generate("problems" => [{"at" => "", "says" => "A name and a password are shorter than that."}])]]
+            end
             # Who was shut out is a stranger from then on, and is met as one.
             rodauth.clear_session if rodauth.logged_in? && !rodauth.currently_active_session?
             env["lantern.account"] = rodauth.session_value if rodauth.logged_in?

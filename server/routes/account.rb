@@ -38,7 +38,8 @@ module Server
 
         # Only on the machine itself, and only while there is nobody yet.
         def first?
-          settings.house && House.here?(env) && accounts.empty?
+          # By a name of its own: a page elsewhere may have had its name led to this machine.
+          settings.house && House.here?(env) && !House.elsewhere?(request.host) && accounts.empty?
         end
 
         # @raise [Lantern::Plan::Refused]
@@ -61,6 +62,9 @@ module Server
       def self.registered(app)
         app.helpers Asking
         app.instance_eval do
+          # Where there is no door there is nothing to open.
+          before("/api/account/*") { raise Store::Missing unless settings.house }
+
           get "/api/account" do
             login = account && accounts.where(id: account).get(:login)
             JSON.generate({"house" => settings.house, "first" => first?, "login" => login}.compact)

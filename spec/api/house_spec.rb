@@ -12,7 +12,8 @@ RSpec.describe "The door", :api, :store do
     Rack::Test::Session.new(Rack::MockSession.new(@door)).tap { |browser|
       browser.env("REMOTE_ADDR", from)
       browser.header("User-Agent", agent)
-      browser.header("Host", "lantern.home:9292")
+      # The machine itself calls itself so; everybody else by the name that it has in the house.
+      browser.header("Host", (from == "127.0.0.1") ? "127.0.0.1:9292" : "lantern.home:9292")
     }
   end
 
@@ -30,6 +31,7 @@ RSpec.describe "The door", :api, :store do
   def maker = device(from: "127.0.0.1", agent: "Mozilla/5.0 (X11; Linux) Firefox/140").tap { |browser|
     on(browser, :post, "/account/first", {login: "Wick", password:})
     expect(code(browser)).to eq 200
+    browser.header("Host", "lantern.home:9292")
   }
 
   it "lets the first account be made on the machine itself, and nowhere else, and no second one" do
@@ -45,6 +47,8 @@ RSpec.describe "The door", :api, :store do
     expect(on(near, :get, "/account")).to include("login" => "Wick", "first" => false)
     on(device(from: "127.0.0.1"), :post, "/account/first", {login: "Second", password:})
     expect(RealStore.database[:accounts].select_map(:login)).to eq ["Wick"]
+    on(far, :post, "/account/sign-in", {login: "Wick", password: "x" * 10_000})
+    expect(code(far)).to eq 413
     expect(RealStore.database[:accounts].get(:password_hash)).to start_with "$2"
   end
 
@@ -127,6 +131,9 @@ RSpec.describe "The door", :api, :store do
     expect(code(first)).not_to eq 200
     on(first, :post, "/account/password", {password:, "new-password": "ten lanterns hung"})
     expect(code(first)).to eq 200
+    # The other devices have to sign in again.
+    on(phone, :get, "/wreaths")
+    expect(code(phone)).to eq 401
     on(phone, :post, "/account/sign-out", {})
     on(phone, :get, "/wreaths")
     expect(code(phone)).to eq 401
@@ -158,6 +165,10 @@ RSpec.describe "The door", :api, :store do
     expect(codes.last).to eq 429
     expect(thief.last_response.headers["retry-after"].to_i).to be_between(1, 300)
     expect(codes.count(429)).to be <= 2
+    # What it says of where it comes from is not believed.
+    thief.header("X-Forwarded-For", "10.1.2.3")
+    on(thief, :post, "/account/sign-in", {login: "another", password:})
+    expect(code(thief)).to eq 429
     on(device(from: "192.168.1.99"), :post, "/account/sign-in", {login: "Wick", password:})
   end
 
@@ -186,6 +197,8 @@ RSpec.describe "Without a door", :api, :store do
   it "asks nobody to sign in, and has no account to give away" do
     expect(ask(:get, "/account")).to eq("house" => false, "first" => false)
     ask(:post, "/account/first", {login: "Wick", password: "nine lanterns hung"})
+    expect(status).to eq 404
+    ask(:post, "/account/pairings", {})
     expect(status).to eq 404
   end
 end

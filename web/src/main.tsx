@@ -6,6 +6,7 @@ import { Door } from "./house/Door"
 import { InOurCurrency } from "./keep/InOurCurrency"
 import { isStranger } from "./keep/client"
 import { askAgain } from "./keep/keys"
+import { forgetAll } from "./keep/lately"
 import { settingsQuery, wreathListQuery } from "./keep/queries"
 import { Fetching } from "./pieces/Fetching"
 import { KeyMap } from "./pieces/KeyMap"
@@ -32,9 +33,15 @@ const queries: QueryClient = new QueryClient({
     mutations: { networkMode: "always" },
   },
   // Whoever was shut out is asked to sign in again, and finds everything where it was.
-  queryCache: new QueryCache({ onError: (error) => isStranger(error) && askAgain(queries, ["account"]) }),
-  mutationCache: new MutationCache({ onError: (error) => isStranger(error) && askAgain(queries, ["account"]) }),
+  queryCache: new QueryCache({ onError: (error) => shutOut(error) }),
+  mutationCache: new MutationCache({ onError: (error) => shutOut(error) }),
 })
+
+function shutOut(error: unknown) {
+  if (!isStranger(error)) return
+  void forgetAll().catch(() => undefined)
+  void askAgain(queries, ["account"])
+}
 
 showTheme()
 // What the first screen shows is asked for before it is drawn.

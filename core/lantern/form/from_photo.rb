@@ -7,14 +7,16 @@ module Lantern
     #
     # What lies higher than the sheet looks larger than it is: the sheet belongs as high as the front of the form.
     class FromPhoto
+      MM = Measure::Length::IN.fetch("mm")
+      private_constant :MM
+
       Sheet = Value.define(:title, :width, :height)
 
       # Sources: ANSI/ASME Y14.1 (letter), ISO 216 (A4), ISO/IEC 7810 (the size of a bank card, ID-1).
       SHEETS = {
         letter: Sheet.new(title: "Letter paper", width: 17/2r, height: 11r),
-        a4: Sheet.new(title: "A4 paper", width: 210 * Measure::Length::IN["mm"], height: 297 * Measure::Length::IN["mm"]),
-        card: Sheet.new(title: "A bank card", width: 5398/100r * Measure::Length::IN["mm"],
-          height: 8560/100r * Measure::Length::IN["mm"])
+        a4: Sheet.new(title: "A4 paper", width: 210 * MM, height: 297 * MM),
+        card: Sheet.new(title: "A bank card", width: 5398/100r * MM, height: 8560/100r * MM)
       }.freeze
 
       # A finger hits a place to so much of the picture's longer side (2 pixels of 2000; from memory: try it on a
@@ -124,7 +126,7 @@ module Lantern
 
       def measured(size, index)
         length, doubt = length_and_doubt(size[:taps], "sizes.#{index}.taps")
-        mark = (@units == "cm") ? Measure::Length::IN["mm"] : 1/16r
+        mark = (@units == "cm") ? MM : 1/16r
         length = (length.to_r / mark).round * mark
         give = Measure::Length.up_to_mark(doubt, mark)
         {"name" => size[:name], "length" => Measure::Length.in_units(length, @units),

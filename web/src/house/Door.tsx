@@ -112,7 +112,9 @@ function Pairing({ token }: { token: string }) {
   return (
     <>
       <h1 className="text-2xl">Pair this device</h1>
-      <p className="py-2 text-quiet">It stays signed in until it is shut out, in the settings of any other device.</p>
+      <p className="py-2 text-quiet">
+        It stays signed in for a month, unless it is shut out in the settings of another device.
+      </p>
       {pair.isError && (
         <p role="alert" className="font-semibold text-error">
           {pair.error.message}

@@ -42,10 +42,11 @@ const AWAY = [
   },
 ]
 
-/** Nothing of it stays on a device that signs out. */
+/** Nothing of it stays on a device that signs out or is shut out; what it counted and could not send yet does. */
 export const forgetAll = async () => {
   const names = (await get<string[]>(INDEX)) ?? []
   await Promise.all([...names, ...ALWAYS, INDEX].map((name) => del(name)))
+  if ("caches" in window) await Promise.all(["pictures", "sheets"].map((name) => caches.delete(name)))
 }
 
 /** What every screen needs is never the one that has to go. */
