@@ -96,6 +96,8 @@ module Server
         "The stash has changed: there is not as much on hand as this takes. Nothing was taken; look at it again.")]
     }
 
+    error(Own::Holds) { |full| answer 422, [problem("", full.message)] }
+
     error(Ledger::Undone) { answer 409, [problem("", "This was taken back already.")] }
 
     error(Store::Settled) {
@@ -152,7 +154,11 @@ module Server
 
     private
 
-    def store = settings.store
+    # What is kept of the workshop that is asked; where nobody signs in there is only one.
+    def store
+      return settings.store unless settings.house && settings.store
+      @store ||= settings.store.of(env["lantern.workshop"] || Own::FIRST, most: House::Workshops::MOST)
+    end
 
     def sent = env["lantern.json"]
 

@@ -23,7 +23,8 @@ module Server
     DERIVED = %i[lots requests kept_answers].freeze
     # Who may come in belongs to the machine, not to what was made on it: it is in no file that is carried about, and
     # stays as it is when one is put back.
-    DOOR = %i[accounts account_active_session_keys account_login_failures account_lockouts pairings attempts].freeze
+    DOOR = %i[accounts account_active_session_keys account_login_failures account_lockouts pairings attempts
+      workshops memberships invitations leases].freeze
     BYTES = "bytes"
     # Tables whose rows hold photos.
     HEAVY = %i[makes pictures].freeze
@@ -35,7 +36,7 @@ module Server
     # Files of the first version are read whole.
     MOST_OLD = 30_000_000
 
-    # @param database [Sequel::Database]
+    # @param database [Own] what belongs to a workshop; or the whole of a database as it was before there were any
     # @param ledger [Ledger]
     def initialize(database, ledger)
       @database, @ledger = database, ledger
@@ -118,7 +119,7 @@ module Server
       # Photo by photo: the numbers first, and then row after row.
       @database[table].order(*keys).select_map(keys).each_slice(HEAVY.include?(table) ? 1 : 1_000) do |some|
         @database[table].where(keys => some.map { Array(_1) }).order(*keys)
-          .each { |row| yield row.to_h { |column, value| [column.to_s, said(value)] } }
+          .each { |row| yield row.except(Own::COLUMN).to_h { |column, value| [column.to_s, said(value)] } }
       end
     end
 

@@ -62,6 +62,9 @@ module Server
       []
     end
 
+    # Throws all of them away, for a workshop that is deleted for good.
+    def delete = list.each { FileUtils.rm_f(File.join(@directory, _1["name"])) }
+
     # Puts everything back as it was in one of them; what is there now is kept as another.
     # @raise [Store::Missing, Lantern::Plan::Refused]
     def bring_back(name)
@@ -80,6 +83,13 @@ module Server
     end
 
     class << self
+      # Where the backups of a workshop are: of the first, where they were before there were others.
+      # @param directory [String]
+      # @param workshop [Integer]
+      def folder(directory, workshop)
+        (workshop == Own::FIRST) ? directory : File.join(directory, "workshop-#{workshop}")
+      end
+
       # Writes a packed file beside its place and moves it there when it is whole and on the disk.
       # @yieldparam file [#<<]
       def write(path)

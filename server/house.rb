@@ -7,6 +7,7 @@ require_relative "house/attempts"
 require_relative "house/gate"
 require_relative "house/pairings"
 require_relative "house/sign_in"
+require_relative "house/workshops"
 
 module Server
   # The application open to the house: who asks has to have signed in, on a device that was not shut out.
@@ -16,6 +17,9 @@ module Server
     STAYS = SignIn::LONGEST
     # So many tries to sign in or to pair from one address, and heavy questions of one account, in so many seconds.
     TRIES, HEAVY = {limit: 20, period: 300}.freeze, {limit: 240, period: 60}.freeze
+    COMING_IN = %r{\A/api/(?:account/(?:sign-in|first|pairings/)|invitations/)}
+    # So many changes of one account in so many seconds: more than two hands make on several devices.
+    CHANGES = {limit: 1_200, period: 60}.freeze
     HEAVY_PATHS = %r{\A/api/(?:coverings|backwards|bare|advice|photo/sizes|pictures|occasions/work)}
     LOOPBACK = %w[127.0.0.1 ::1 ::ffff:127.0.0.1].freeze
 
@@ -36,7 +40,7 @@ module Server
           use Rack::Session::Cookie, **session
           use Rack::Attack
           use sign_in
-          use Gate
+          use Gate, database, App::CONTRACT
           run app
         end
       end
@@ -73,10 +77,13 @@ module Server
       def limit(database)
         Rack::Attack.cache.store = Attempts.new(database)
         Rack::Attack.throttle("to come in, by address", **TRIES) { |request|
-          address(request.env) if request.post? && request.path.match?(%r{\A/api/account/(?:sign-in|first|pairings/)})
+          address(request.env) if request.post? && request.path.match?(COMING_IN)
         }
         Rack::Attack.throttle("heavy questions, by account", **HEAVY) { |request|
           request.env["rack.session"]["account_id"] if request.path.match?(HEAVY_PATHS)
+        }
+        Rack::Attack.throttle("changes, by account", **CHANGES) { |request|
+          request.env["rack.session"]["account_id"] unless request.get? || request.head?
         }
         Rack::Attack.throttled_responder = lambda do |request|
           wait = request.env["rack.attack.match_data"].then { _1[:period] - _1[:epoch_time] % _1[:period] }

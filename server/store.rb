@@ -7,10 +7,12 @@ require "tmpdir"
 require_relative "archive"
 require_relative "backups"
 require_relative "ledger"
+require_relative "own"
+require_relative "tidying"
 require_relative "whole"
 
 module Server
-  # What is kept: wreaths and the stash. Every row has a version; whoever saves says which version
+  # What is kept of one workshop: its wreaths and its stash. Every row has a version; whoever saves says which version
   # they had before them, and is told when it is no longer the latest.
   class Store
     # The family of what the store raises when it cannot do what it was asked.
@@ -59,13 +61,33 @@ module Server
       database.extend(Whole)
       Sequel.extension :migration
       return if Sequel::Migrator.is_current?(database, MIGRATIONS)
-      kept = database.table_exists?(:wreaths) && database[:wreaths].any?
-      Backups.new(backups, Archive.new(database, nil)).make("before-upgrade") if kept && backups
+      keep_before_upgrade(database, backups) if backups && database.table_exists?(:wreaths)
       Sequel::Migrator.run(database, MIGRATIONS)
     end
 
-    # @return [Sequel::Database]
+    # A file for every workshop, as it was before its tables change. Of so many that they are a guild's, the database
+    # has backups of its own.
+    def self.keep_before_upgrade(database, backups)
+      unless database.table_exists?(:workshops)
+        return Backups.new(backups, Archive.new(database, nil)).make("before-upgrade") if database[:wreaths].any?
+        return
+      end
+      numbers = database[:wreaths].distinct.limit(GUILD).select_map(:workshop_id)
+      return if numbers.size >= GUILD
+      numbers.each do |number|
+        Backups.new(Backups.folder(backups, number), Archive.new(Own.new(database, number), nil)).make("before-upgrade")
+      end
+    end
+    private_class_method :keep_before_upgrade
+
+    # So many workshops are a guild, whose backups are those of its database.
+    GUILD = 200
+
+    # @return [Sequel::Database] with what is everybody's
     attr_reader :database
+
+    # @return [Own] with what is this workshop's
+    attr_reader :own
 
     attr_reader :settings, :kept, :pictures, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench,
       :notebook, :backups
@@ -73,21 +95,31 @@ module Server
     # @param database [Sequel::Database]
     # @param answers [Answers] whom it asks what a plan comes to
     # @param backups [String, nil] the directory where backups of its own go
-    def initialize(database, answers: Answers.new, backups: nil)
-      @database = database
-      Store.migrate(database, backups:)
-      @settings = Settings.new(database)
-      @kept = Kept.new(database)
-      @pictures = Pictures.new(database)
-      @ledger = Ledger.new(database)
-      @materials = Materials.new(database, @ledger)
-      @forms = Forms.new(database, answers)
-      @wreaths = Wreaths.new(database, @materials, @forms, @ledger, answers)
-      @archive = Archive.new(database, @ledger)
-      @backups = Backups.new(backups || Dir.tmpdir, @archive)
-      @bench = Bench.new(database)
-      @notebook = Notebook.new(database, @wreaths, @materials, @ledger, @bench, answers)
-      @occasions = Occasions.new(database, @wreaths, @materials, @forms, @ledger, answers)
+    # @param workshop [Integer] whose it is
+    # @param most [Hash{Symbol=>Integer}] as of {Own}
+    # @param ready [Boolean] whether the tables are known to be as this version wants them
+    def initialize(database, answers: Answers.new, backups: nil, workshop: Own::FIRST, most: {}, ready: false)
+      @database, @answers, @folder, @most = database, answers, backups, most
+      Store.migrate(database, backups:) unless ready
+      @own = Own.new(database, workshop, most:)
+      @settings, @kept, @pictures, @bench = Settings.new(@own), Kept.new(@own), Pictures.new(@own), Bench.new(@own)
+      @ledger = Ledger.new(@own)
+      @materials = Materials.new(@own, @ledger)
+      @forms = Forms.new(@own, answers)
+      @wreaths = Wreaths.new(@own, @materials, @forms, @ledger, answers)
+      @archive = Archive.new(@own, @ledger)
+      @backups = Backups.new(backups ? Backups.folder(backups, workshop) : Dir.tmpdir, @archive)
+      @notebook = Notebook.new(@own, @wreaths, @materials, @ledger, @bench, answers)
+      @occasions = Occasions.new(@own, @wreaths, @materials, @forms, @ledger, answers)
+    end
+
+    # The same of another workshop.
+    # @param workshop [Integer]
+    # @param most [Hash{Symbol=>Integer}]
+    # @return [Store]
+    def of(workshop, most: @most)
+      return self if workshop == @own.workshop && most == @most
+      Store.new(@database, answers: @answers, backups: @folder, workshop:, most:, ready: true)
     end
 
     # Runs the block; when the database is gone, lets go of every connection to it, so that the next
@@ -109,17 +141,17 @@ module Server
       raise Away
     end
 
-    # Runs the block once in the life of this database, as one change; for the demo.
+    # Runs the block once in the life of this workshop, as one change; for the demo.
     def once(name)
-      @database.whole do
-        next if @database[:settings].where(name:).any?
+      @own.whole do
+        next if @own[:settings].where(name:).any?
         yield
-        @database[:settings].insert(name:, value: "done")
+        @own[:settings].insert(name:, value: "done")
       end
     end
 
-    # Whether that was done in the life of this database.
-    def done?(name) = @database[:settings].where(name:).any?
+    # Whether that was done in the life of this workshop.
+    def done?(name) = @own[:settings].where(name:).any?
 
     # Runs the block as one change, once for every name that a request brings; whoever brings it again within a day
     # is given the same answer.
@@ -129,8 +161,8 @@ module Server
     # @return [(Integer, String)]
     # @raise [Settled] when the name was used for something else
     def once_for(name, route)
-      @database.whole do
-        requests = @database[:requests]
+      @own.whole do
+        requests = @own[:requests]
         # Whoever comes second waits here until the first is done.
         requests.insert_ignore.insert(name:, route:)
         before = requests.where(name:).for_update.first
@@ -149,12 +181,8 @@ module Server
       end
     end
 
-    # What is old enough to go: what was deleted thirty days ago, and answers of more than a day.
-    def tidy
-      [@wreaths, @occasions, @materials].each(&:empty_bin)
-      @pictures.tidy
-      @database[:requests].where { at < Sequel.lit("UTC_TIMESTAMP() - INTERVAL 1 DAY") }.delete
-    end
+    # Lets go of what is old enough, in all workshops.
+    def tidy = Tidying.new(@database).call
 
     # Whether the database answers at all.
     def there? = @database.get(1) == 1

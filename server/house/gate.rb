@@ -1,29 +1,84 @@
 # frozen_string_literal: true
 
 require "json"
+require "yaml"
+require_relative "workshops"
 
 module Server
   module House
-    # Nobody who has not signed in gets past it: the screens are for everyone, what they show is not.
+    # Who may ask what: the contract says it of every route, as `x-who`. Anybody (`stranger`), who has signed in
+    # (`account`), who is in a workshop at all (`helper`); and whatever says nothing of it, a maker of the workshop.
+    #
+    # Behind it, `lantern.workshop` is the workshop that is asked, and `lantern.role` what who asks is in it.
     class Gate
-      # What a stranger may ask: whether it is there, whether an account is needed, and to come in.
-      OPEN = [%r{\A/api/(?:ping|health)\z}, %r{\A/api/account(?:/first|/pairings/[\w-]+)?\z}].freeze
+      STRANGER, ACCOUNT, HELPER, MAKER = %w[stranger account helper maker].freeze
+      HERE = "workshop_id"
+      # Which workshop a screen believes to be in.
+      BELIEVED = "HTTP_LANTERN_WORKSHOP"
 
-      def initialize(app)
-        @app = app
+      Route = Struct.new(:verb, :path, :who)
+      private_constant :Route
+
+      # @param database [Sequel::Database]
+      # @param contract [String] the path of the contract
+      def initialize(app, database, contract)
+        @app, @workshops = app, Workshops.new(database)
+        @routes = YAML.load_file(contract)["paths"].flat_map { |path, verbs| routes(path, verbs) }
       end
 
       def call(env)
         path = env["PATH_INFO"].to_s
-        return @app.call(env) if env["lantern.account"] || !path.start_with?("/api/") || open?(env, path)
-        [401, {"content-type" => "application/json"},
-          [JSON.generate("problems" => [{"at" => "", "says" => "Sign in first. What is on this screen is kept."}])]]
+        return @app.call(env) unless path.start_with?("/api/")
+        account, who = env["lantern.account"], who(env["REQUEST_METHOD"], path)
+        return refuse(401, "Sign in first. What is on this screen is kept.") unless account || who == STRANGER
+        enter(env, account) if account
+        refusal(env, who) || @app.call(env)
       end
 
       private
 
-      # Making a pairing is for who is in; bringing one is for who is not.
-      def open?(env, path) = OPEN.any? { path.match?(_1) } && (path != "/api/account" || env["REQUEST_METHOD"] == "GET")
+      def routes(path, verbs)
+        pattern = /\A\/api#{Regexp.escape(path).gsub(/\\\{\w+\\\}/, "[^/]+")}\z/
+        verbs.filter_map { |verb, about|
+          Route.new(verb.upcase, pattern, about["x-who"] || MAKER) unless verb == "parameters"
+        }
+      end
+
+      # The strictest of what fits, so that no address is open by being two things.
+      def who(verb, path)
+        verb = "GET" if verb == "HEAD"
+        fitting = @routes.select { _1.verb == verb && path.match?(_1.path) }.map(&:who)
+        [MAKER, HELPER, ACCOUNT, STRANGER].find { fitting.include?(_1) } || MAKER
+      end
+
+      # Into the workshop that the device chose, or into the first that who asks is in.
+      def enter(env, account)
+        all = @workshops.of(account)
+        chosen = env["rack.session"][HERE]
+        here = all.find { _1["id"] == chosen } || all.first or return
+        env["lantern.workshop"], env["lantern.role"] = here["id"], here["role"]
+        env["lantern.workshops"] = all
+      end
+
+      def refusal(env, who)
+        return if [STRANGER, ACCOUNT].include?(who)
+        workshop, role = env.values_at("lantern.workshop", "lantern.role")
+        return refuse(403, "You are in no workshop any more: make one of your own, or ask for a link.") unless workshop
+        believed = env[BELIEVED]
+        return moved(workshop) if believed && believed != workshop.to_s
+        return if who == HELPER || role == MAKER
+        refuse(403, "A helper counts at the bench and ticks cuts; this is for a maker of the workshop. " \
+          "Nothing was changed.")
+      end
+
+      # Another screen of the device has gone to another workshop: what this one has is not for there.
+      def moved(workshop)
+        refuse(409, "This device has gone to another workshop. Nothing was changed; load this screen again.")
+          .tap { |_, headers, _| headers["lantern-workshop"] = workshop.to_s }
+      end
+
+      def refuse(status, says) =
+        [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
     end
   end
 end

@@ -74,6 +74,13 @@ module Server
             unlock_account_request_route nil
             unlock_account_route nil
             delete_account_on_close? true
+            # Nobody is left in a workshop that nobody may change.
+            before_close_account do
+              alone = Workshops.new(db).left_alone_by(account_id)
+              throw_error_reason(:only_maker, 422, password_param, House.alone(alone)) if alone.any?
+            end
+            # Once a minute is often enough to know when a device was last used.
+            update_current_session? false
             json_response_body { |said| JSON.generate(House.said(said, @error_reason)) }
             set_error_reason { |reason| @error_reason = reason }
           end
@@ -85,7 +92,10 @@ module Server
             end
             # Who was shut out is a stranger from then on, and is met as one.
             rodauth.clear_session if rodauth.logged_in? && !rodauth.currently_active_session?
-            env["lantern.account"] = rodauth.session_value if rodauth.logged_in?
+            if rodauth.logged_in?
+              env["lantern.account"] = rodauth.session_value
+              House.note_use(rodauth)
+            end
             env["lantern.session"] = rodauth
             r.on("api", PREFIX) {
               r.rodauth
@@ -104,6 +114,18 @@ module Server
       return {"ok" => true} unless said["error"]
       at, says = SignIn::SAYS[reason] || said["field-error"] || ["", said["error"]]
       {"problems" => [{"at" => at, "says" => sentence(says)}]}
+    end
+
+    # @param names [Array<String>] of workshops
+    def self.alone(names) = "You are the only maker of #{names.join(", ")}: make somebody else maker there, or delete " \
+      "it first. Your account stays."
+
+    # When a device was last used, to the minute.
+    def self.note_use(rodauth)
+      key = rodauth.session[rodauth.session_id_session_key]
+      rodauth.db[:account_active_session_keys]
+        .where(account_id: rodauth.session_value, session_id: rodauth.send(:compute_hmac, key))
+        .where { last_use < Sequel.lit("CURRENT_TIMESTAMP - INTERVAL 1 MINUTE") }.update(last_use: Sequel::CURRENT_TIMESTAMP)
     end
 
     def self.sentence(text) = text.match?(/[.!?]\z/) ? text : "#{text[0].upcase}#{text[1..]}."

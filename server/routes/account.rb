@@ -30,10 +30,10 @@ module Server
         end
 
         # Where this is reached from elsewhere in the house: not by the name that the machine has for itself.
-        def link(token)
+        def link(what, token)
           away = settings.house_address unless House.elsewhere?(request.host)
           host = away ? "#{away}:#{request.port}" : request.host_with_port
-          "#{request.scheme}://#{host}/pair/#{token}"
+          "#{request.scheme}://#{host}/#{what}/#{token}"
         end
 
         # Only on the machine itself, and only while there is nobody yet.
@@ -43,7 +43,7 @@ module Server
         end
 
         # @raise [Lantern::Plan::Refused]
-        def first_account(login, password)
+        def new_account(login, password)
           session_of_rodauth.class.create_account(login:, password:)
           accounts.where(login:).get(:id)
         rescue Rodauth::InternalRequestError => error
@@ -67,18 +67,22 @@ module Server
 
           get "/api/account" do
             login = account && accounts.where(id: account).get(:login)
-            JSON.generate({"house" => settings.house, "first" => first?, "login" => login}.compact)
+            JSON.generate({"house" => settings.house, "first" => first?, "login" => login,
+                           "workshop" => (membership if account)}.compact)
           end
 
           post "/api/account/first" do
             raise Store::Missing unless first?
-            come_in(first_account(sent["login"], sent["password"]))
+            new_account(sent["login"], sent["password"]).then { |id|
+              workshops.first(id)
+              come_in(id)
+            }
             JSON.generate("ok" => true)
           end
 
           post "/api/account/pairings" do
-            link = link(House::Pairings.new(store.database).begin(account))
-            JSON.generate("link" => link, "qr" => House::Pairings.qr(link), "minutes" => House::Pairings::MINUTES)
+            link = link("pair", House::Pairings.new(store.database).begin(account))
+            JSON.generate("link" => link, "qr" => House::Links.qr(link), "minutes" => House::Pairings::MINUTES)
           end
 
           post "/api/account/pairings/:token" do

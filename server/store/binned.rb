@@ -35,10 +35,6 @@ module Server
         raise Taken
       end
 
-      # Throws away what has been in the bin for its thirty days.
-      # @return [Integer] how many
-      def empty_bin = all_rows.where { deleted_at < Sequel.lit("UTC_TIMESTAMP() - INTERVAL ? DAY", DAYS) }.delete
-
       private
 
       def rows = all_rows.where(deleted_at: nil)

@@ -24,7 +24,6 @@ module Server
 
       def initialize(database)
         @database = database
-        rows.where { used_on < Date.today - DAYS }.delete
       end
 
       # @return [String] where the answer to a question about a document stands

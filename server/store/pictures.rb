@@ -33,21 +33,9 @@ module Server
         rows.where(id: named).to_h { [_1[:id], "data:#{_1[:type]};base64,#{[_1[:bytes]].pack("m0")}"] }
       end
 
-      # Lets go of what neither a material nor a wreath names.
-      def tidy
-        old = rows.where { created_at < Sequel.lit("UTC_TIMESTAMP() - INTERVAL #{DAYS} DAY") }.select_map(:id)
-        old.each { |id| rows.where(id:).delete unless named?(id) }
-      end
-
       private
 
       def rows = @database[:pictures]
-
-      def named?(id)
-        {materials: :document, wreaths: :plan}.any? do |table, column|
-          @database[table].where(Sequel.like(column, "%#{id}%")).any?
-        end
-      end
     end
   end
 end

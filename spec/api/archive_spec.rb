@@ -10,7 +10,7 @@ RSpec.describe "Everything as one file", :api, :store do
   def picture(bytes) = "\xFF\xD8\xFF".b + Random.new(7).bytes(bytes)
 
   def make(photo = nil)
-    RealStore.database[:makes].insert(wreath_name: "Door 7", plan: "{}", lines: "[]", steps: "[]",
+    RealStore.own[:makes].insert(wreath_name: "Door 7", plan: "{}", lines: "[]", steps: "[]",
       photo: photo && Sequel.blob(photo), photo_type: photo && "image/jpeg")
   end
 

@@ -4,10 +4,7 @@ require_relative "../support/api"
 
 RSpec.describe "Migrations", :store do
   it "make entries of a ledger from what materials had on hand in their documents" do
-    database = RealStore.connect("lantern_before")
-    Sequel.extension :migration
-    Sequel::Migrator.run(database, Server::Store::MIGRATIONS, target: 0)
-    Sequel::Migrator.run(database, Server::Store::MIGRATIONS, target: 2)
+    database = RealStore.before(2)
     {ribbon(on_hand: [44, "80 cm"]) => "ribbon", cloth("on_hand" => [{"width" => 18, "length" => 21}]) => "fabric",
      stash[6].merge("on_hand" => [14]) => "tie", rope => "rope"}.each do |material, kind|
       database[:materials].insert(slug: material["id"], kind:, name: material["name"], units: "in",

@@ -180,7 +180,7 @@ RSpec.describe "The lists", :browser, :store do
 
   it "turns the pages of a thousand wreaths, few of them on the page" do
     row = {plan: JSON.generate(plan(materials: [rope], layers: [layer("rope_coil", "rope")]))}
-    RealStore.database[:wreaths].multi_insert(Array.new(1000) { |i| row.merge(name: "Wreath #{i + 1}") })
+    RealStore.own[:wreaths].multi_insert(Array.new(1000) { |i| row.merge(name: "Wreath #{i + 1}") })
     visit "/"
     expect(page).to have_css("li h2", count: 48)
     expect(page).to have_text("1000 planned")

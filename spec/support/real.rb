@@ -10,8 +10,9 @@ module RealStore
   DIRECTORY = File.expand_path("../../var/test/mariadb#{ENV["TEST_ENV_NUMBER"]}", __dir__)
   BACKUPS = File.expand_path("../../var/test/backups#{ENV["TEST_ENV_NUMBER"]}", __dir__)
   # Whoever points at another goes after it here.
-  TABLES = %i[kept_answers requests lots account_active_session_keys account_login_failures account_lockouts pairings
-    accounts attempts bench_events makes ticks wreaths occasion_ticks occasions entries actions materials pictures forms
+  DOOR = %i[account_active_session_keys account_login_failures account_lockouts pairings invitations memberships accounts
+    attempts leases].freeze
+  TABLES = %i[kept_answers requests lots bench_events makes ticks wreaths occasion_ticks occasions entries actions materials pictures forms
     settings].freeze
 
   class << self
@@ -40,10 +41,29 @@ module RealStore
     def store = @store ||= Server::Store.new(database, answers:, backups: BACKUPS)
 
     # An undoing points at the action before it, so the last goes first.
-    def empty = TABLES.each { |table|
-      database[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }
-        .delete
-    }
+    def empty
+      (DOOR + TABLES).each { |table|
+        database[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }.delete
+      }
+      database[:workshops].exclude(id: 1).delete
+    end
+
+    # The rows of the only workshop that most specs know.
+    def own = store.own
+
+    # A database as an earlier version had it.
+    # @param version [Integer] of its tables
+    def before(version, name = "lantern_before")
+      connect(name).tap do |database|
+        database.synchronize do
+          database.run("SET FOREIGN_KEY_CHECKS = 0")
+          database.tables.each { |table| database.run("DROP TABLE `#{table}`") }
+          database.run("SET FOREIGN_KEY_CHECKS = 1")
+        end
+        Sequel.extension :migration
+        Sequel::Migrator.run(database, Server::Store::MIGRATIONS, target: version)
+      end
+    end
 
     # The demo as a first start loads it; loaded once, and its rows put back after that.
     def load_demo

@@ -1,0 +1,153 @@
+# frozen_string_literal: true
+
+require_relative "../own"
+require_relative "links"
+
+module Server
+  module House
+    # Workshops, and who works in them: a maker changes everything, a helper counts at the bench and ticks cuts. Makers
+    # let others in by links.
+    class Workshops
+      MAKER, HELPER = %w[maker helper].freeze
+      ROLES = [MAKER, HELPER].freeze
+      # How long an invitation holds.
+      DAYS = 7
+      # So many workshops of one account, and people in one workshop.
+      MOST_OF_ONE, MOST_PEOPLE = 20, 200
+      MOST_NAME = 120
+      # What a workshop may hold: far more than one maker has made, and an end to what anybody can fill a disk with.
+      MOST = {wreaths: 5_000, materials: 5_000, occasions: 500, forms: 1_000, pictures: 2_000, makes: 20_000}.freeze
+
+      # Raised when a workshop would be left with nobody who may change it.
+      LastMaker = Class.new(StandardError)
+      # Raised when there are as many as there may be.
+      TooMany = Class.new(StandardError)
+
+      # @param database [Sequel::Database]
+      def initialize(database)
+        @database = database
+      end
+
+      # @return [Array<Hash>] `id`, `name` and `role`, the oldest first
+      def of(account)
+        members.where(account_id: account).join(:workshops, id: :workshop_id).order(:workshop_id)
+          .select(:workshop_id, :name, :role)
+          .map { {"id" => _1[:workshop_id], "name" => _1[:name], "role" => _1[:role]} }
+      end
+
+      # @return [Array<Hash>] `id`, `name` and `role` of everybody in it
+      def people(workshop)
+        members.where(workshop_id: workshop).join(:accounts, id: :account_id).order(:login)
+          .select(:account_id, :login, :role)
+          .map { {"id" => _1[:account_id], "name" => _1[:login], "role" => _1[:role]} }
+      end
+
+      def name(workshop) = rows.where(id: workshop).get(:name)
+
+      # @raise [Lantern::Plan::Refused]
+      def rename(workshop, name) = rows.where(id: workshop).update(name: named(name))
+
+      # Opens a workshop for somebody who makes in it.
+      # @return [Integer]
+      # @raise [TooMany, Lantern::Plan::Refused]
+      def open(account, name)
+        name = named(name)
+        @database.whole do
+          raise TooMany if members.where(account_id: account).for_update.count >= MOST_OF_ONE
+          rows.insert(name:).tap { members.insert(account_id: account, workshop_id: _1, role: MAKER) }
+        end
+      end
+
+      # The first account makes in the workshop that is there from the beginning.
+      def first(account) = members.insert_ignore.insert(account_id: account, workshop_id: Own::FIRST, role: MAKER)
+
+      # @param workshop [Integer, nil] nil for a workshop of their own
+      # @return [String] a token for one person
+      def invite(workshop, role)
+        invitations.where { self.until < Sequel.lit("UTC_TIMESTAMP()") }.delete
+        token = Links.token
+        invitations.insert(digest: Links.digest(token), workshop_id: workshop, role:,
+          until: Sequel.lit("UTC_TIMESTAMP() + INTERVAL #{DAYS} DAY"))
+        token
+      end
+
+      # @return [Hash, nil] `workshop_id` and `role` of an invitation that holds
+      def invitation(token)
+        invitations.where(digest: Links.digest(token)).where { self.until >= Sequel.lit("UTC_TIMESTAMP()") }
+          .select(:workshop_id, :role).first
+      end
+
+      # Lets somebody in, once. Who is a member already stays what they are, or becomes a maker.
+      # @return [Integer, nil] the workshop; nil when the invitation was used in the meantime
+      # @raise [TooMany]
+      def join(token, account, name)
+        @database.whole do
+          invited = invitation(token)
+          next unless invited && invitations.where(digest: Links.digest(token)).delete == 1
+          next open(account, name) unless (workshop = invited[:workshop_id])
+          raise TooMany if members.where(workshop_id: workshop).count >= MOST_PEOPLE
+          role = invited[:role]
+          members.on_duplicate_key_update(role: (role == MAKER) ? role : Sequel[:role])
+            .insert(account_id: account, workshop_id: workshop, role:)
+          workshop
+        end
+      end
+
+      # @raise [LastMaker, Store::Missing]
+      def change(workshop, account, role)
+        @database.whole do
+          stay_with_a_maker(workshop, account) unless role == MAKER
+          raise Store::Missing if members.where(workshop_id: workshop, account_id: account).empty?
+          members.where(workshop_id: workshop, account_id: account).update(role:)
+        end
+      end
+
+      # @raise [LastMaker, Store::Missing]
+      def remove(workshop, account)
+        @database.whole do
+          stay_with_a_maker(workshop, account)
+          raise Store::Missing if members.where(workshop_id: workshop, account_id: account).delete.zero?
+        end
+      end
+
+      # The workshops that would be left with nobody who may change them.
+      # @return [Array<String>] their names
+      def left_alone_by(account)
+        mine = members.where(account_id: account, role: MAKER).exclude(workshop_id: Own::FIRST).select(:workshop_id)
+        others = members.where(role: MAKER).exclude(account_id: account).select(:workshop_id)
+        rows.where(id: mine).exclude(id: others).order(:id).select_map(:name)
+      end
+
+      # Deletes a workshop and everything in it, for good. The first stays, with nothing in it.
+      def delete(workshop)
+        own = Own.new(@database, workshop)
+        own.whole do
+          (Archive::DERIVED + Archive::TABLES.reverse).each do |table|
+            own[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }.delete
+          end
+          next if workshop == Own::FIRST
+          rows.where(id: workshop).delete
+        end
+      end
+
+      private
+
+      def rows = @database[:workshops]
+
+      def members = @database[:memberships]
+
+      def invitations = @database[:invitations]
+
+      def stay_with_a_maker(workshop, account)
+        makers = members.where(workshop_id: workshop, role: MAKER).order(:account_id).for_update.select_map(:account_id)
+        raise LastMaker if makers == [account]
+      end
+
+      def named(said)
+        name = said.to_s.strip[0, MOST_NAME]
+        raise Lantern::Plan::Refused.at("name", "Give the workshop a name.") if name.empty?
+        name
+      end
+    end
+  end
+end

@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+require_relative "../house"
+
+module Server
+  module Routes
+    # The workshop that is asked, who works in it, and the others that who asks belongs to.
+    module Workshops
+      # What the routes below ask for.
+      module Asking
+        def workshops = House::Workshops.new(store.database)
+
+        def here = env["lantern.workshop"]
+
+        # Into another workshop, on this device.
+        def go_to(workshop) = env["rack.session"][House::Gate::HERE] = workshop
+
+        # @return [Hash, nil]
+        def membership = here && env["lantern.workshops"].find { _1["id"] == here }
+
+        def role_sent
+          return sent["role"] if House::Workshops::ROLES.include?(sent["role"])
+          raise Lantern::Plan::Refused.at("role", "One is a maker or a helper.")
+        end
+
+        # @raise [Lantern::Plan::Refused]
+        def invitation
+          workshops.invitation(params["token"]) or
+            raise Lantern::Plan::Refused.at("", "This invitation was used already, or its week is over: ask for " \
+              "another one.")
+        end
+
+        # Whoever brings an invitation: who is signed in, or somebody new.
+        def invited = account || new_account(sent["login"], sent["password"]).tap { come_in(_1) }
+
+        # @raise [Lantern::Plan::Refused]
+        def know_password
+          return if session_of_rodauth.send(:password_match?, sent["password"].to_s)
+          raise Lantern::Plan::Refused.at("password", "This is not your password. Nothing was deleted.")
+        end
+      end
+
+      def self.registered(app)
+        app.helpers Asking
+        app.instance_eval do
+          %w[/api/workshops /api/workshops/* /api/workshop /api/workshop/* /api/invitations/*].each { |path|
+            before(path) { raise Store::Missing unless settings.house }
+          }
+
+          error(House::Workshops::LastMaker) {
+            answer 422, [problem("", "Somebody has to be maker here: make another one maker first, or delete the " \
+              "workshop.")]
+          }
+
+          error(House::Workshops::TooMany) {
+            answer 422, [problem("", "That is as many as there may be: #{House::Workshops::MOST_OF_ONE} workshops of " \
+              "one account, #{House::Workshops::MOST_PEOPLE} people in one workshop.")]
+          }
+
+          get("/api/workshops") {
+            JSON.generate("workshops" => workshops.of(account).map { _1.merge("here" => _1["id"] == here) })
+          }
+
+          post("/api/workshops") {
+            go_to(workshops.open(account, sent["name"]))
+            status 201
+            JSON.generate("ok" => true)
+          }
+
+          put("/api/workshops/here") {
+            raise Store::Missing unless workshops.of(account).any? { _1["id"] == sent["id"] }
+            go_to(sent["id"])
+            JSON.generate("ok" => true)
+          }
+
+          get("/api/workshop") {
+            people = workshops.people(here).map { _1.merge("you" => _1["id"] == account) }
+            JSON.generate(membership.merge("people" => people, "may_hold" => House::Workshops::MOST))
+          }
+
+          put("/api/workshop") {
+            workshops.rename(here, sent["name"])
+            JSON.generate("ok" => true)
+          }
+
+          post("/api/workshop/delete") {
+            know_password
+            unless sent["name"].to_s.strip == workshops.name(here)
+              raise Lantern::Plan::Refused.at("name", "That is not its name. Nothing was deleted.")
+            end
+            workshops.delete(here)
+            store.backups.delete
+            JSON.generate("ok" => true)
+          }
+
+          post("/api/workshop/leave") {
+            workshops.remove(here, account)
+            JSON.generate("ok" => true)
+          }
+
+          put("/api/workshop/people/:id") {
+            workshops.change(here, id, role_sent)
+            JSON.generate("ok" => true)
+          }
+
+          delete("/api/workshop/people/:id") {
+            workshops.remove(here, id)
+            JSON.generate("ok" => true)
+          }
+
+          post("/api/workshop/invitations") {
+            link = link("join", workshops.invite(sent["own"] ? nil : here, sent["own"] ? "maker" : role_sent))
+            JSON.generate("link" => link, "qr" => House::Links.qr(link), "days" => House::Workshops::DAYS)
+          }
+
+          get("/api/invitations/:token") {
+            invited = invitation
+            name = invited[:workshop_id] && workshops.name(invited[:workshop_id])
+            JSON.generate({"workshop" => name, "role" => invited[:role]}.compact)
+          }
+
+          post("/api/invitations/:token") {
+            invitation
+            id = invited
+            name = sent["name"] || "Workshop of #{accounts.where(id:).get(:login)}"
+            # Somebody else may have used it in the meantime.
+            go_to(workshops.join(params["token"], id, name) || invitation)
+            JSON.generate("ok" => true)
+          }
+        end
+      end
+    end
+  end
+end
