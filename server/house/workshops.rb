@@ -47,10 +47,10 @@ module Server
       # @raise [Lantern::Plan::Refused]
       def rename(workshop, name) = rows.where(id: workshop).update(name: named(name))
 
-      # Opens a workshop for somebody who makes in it.
+      # Founds a workshop for somebody who makes in it.
       # @return [Integer]
       # @raise [TooMany, Lantern::Plan::Refused]
-      def open(account, name)
+      def found(account, name)
         name = named(name)
         @database.whole do
           raise TooMany if members.where(account_id: account).for_update.count >= MOST_OF_ONE
@@ -84,7 +84,7 @@ module Server
         @database.whole do
           invited = invitation(token)
           next unless invited && invitations.where(digest: Links.digest(token)).delete == 1
-          next open(account, name) unless (workshop = invited[:workshop_id])
+          next found(account, name) unless (workshop = invited[:workshop_id])
           raise TooMany if members.where(workshop_id: workshop).count >= MOST_PEOPLE
           role = invited[:role]
           members.on_duplicate_key_update(role: (role == MAKER) ? role : Sequel[:role])

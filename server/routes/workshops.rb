@@ -62,7 +62,7 @@ module Server
           }
 
           post("/api/workshops") {
-            go_to(workshops.open(account, sent["name"]))
+            go_to(workshops.found(account, sent["name"]))
             status 201
             JSON.generate("ok" => true)
           }

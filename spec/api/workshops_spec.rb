@@ -7,9 +7,12 @@ require_relative "../support/devices"
 RSpec.describe "A workshop", :api, :store do
   include Devices
 
-  CONTRACT = YAML.load_file(Server::App::CONTRACT)["paths"].flat_map { |path, verbs|
-    verbs.except("parameters").map { |verb, about| [verb.to_sym, path, about["x-who"] || "maker"] }
-  }
+  # Every route, and who may ask it.
+  let(:contract) do
+    YAML.load_file(Server::App::CONTRACT)["paths"].flat_map { |path, verbs|
+      verbs.except("parameters").map { |verb, about| [verb.to_sym, path, about["x-who"] || "maker"] }
+    }
+  end
 
   # Somebody whom a maker lets in.
   def let_in(by, login, **invited)
@@ -24,7 +27,7 @@ RSpec.describe "A workshop", :api, :store do
 
   # Every address of the contract, with numbers and names that are there in the first maker's workshop.
   def addresses(there)
-    CONTRACT.map { |verb, path, who|
+    contract.map { |verb, path, who|
       shelf = path[%r{\A/\w+}]
       [verb, path.gsub(/\{(\w+)\}/) { |name| there[shelf + name[1..-2]] || there.fetch(name[1..-2], "1") }, who]
     }
@@ -34,7 +37,7 @@ RSpec.describe "A workshop", :api, :store do
     first = maker
     helper = let_in(first, "Linnet")
     expect(on(helper, :get, "/account")["workshop"]).to include("role" => "helper")
-    expect(CONTRACT.size).to be > 90
+    expect(contract.size).to be > 90
     counts = -> { RealStore::TABLES.to_h { |table| [table, RealStore.database[table].count] } }
     wreath(first)
     before = counts.call
@@ -169,7 +172,8 @@ RSpec.describe "A workshop", :api, :store do
     id = on(other, :get, "/workshop")["id"]
     {"name" => {name: "Loft", password:}, "password" => {name: "Teasel’s loft", password: "no such word"}}
       .each { |at, said|
-        expect(on(other, :post, "/workshop/delete", said)["problems"][0]).to include("at" => at, "says" => /Nothing was/)
+        problem = on(other, :post, "/workshop/delete", said)["problems"][0]
+        expect(problem).to include("at" => at, "says" => /Nothing was deleted/)
       }
     expect(on(other, :get, "/wreaths")["wreaths"].size).to eq 1
     on(other, :post, "/workshop/delete", {name: "Teasel’s loft", password:})

@@ -10,6 +10,7 @@ import { forgetAll } from "./keep/lately"
 import { settingsQuery, wreathListQuery } from "./keep/queries"
 import { Fetching } from "./pieces/Fetching"
 import { KeyMap } from "./pieces/KeyMap"
+import { OnlyMakers } from "./pieces/ForMakers"
 import { NewVersion } from "./pieces/NewVersion"
 import { showTheme } from "./pieces/theme"
 import "./styles.css"
@@ -65,7 +66,14 @@ createRoot(document.getElementById("root")!).render(
                 <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
                 <Route path="/occasions" element={<OccasionsScreen />} />
                 <Route path="/occasions/:id" element={<OccasionScreen />} />
-                <Route path="/new" element={<NewWreathScreen />} />
+                <Route
+                  path="/new"
+                  element={
+                    <OnlyMakers>
+                      <NewWreathScreen />
+                    </OnlyMakers>
+                  }
+                />
                 <Route path="/settings" element={<SettingsScreen />} />
                 <Route path="/stash" element={<StashScreen />} />
                 <Route path="/words" element={<WordsScreen />} />

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from "react"
 import { Link, useNavigate } from "react-router"
 import type { Step, WorkedPlan, Wreath } from "../keep/client"
 import { fractionGlyphs } from "../drawing/fractions"
+import { useIsMaker } from "../keep/queries"
 import { Prose } from "../pieces/Prose"
 import { Actions } from "./Actions"
 import { Counter } from "./Counter"
@@ -29,6 +30,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
     0,
   )
   const navigate = useNavigate()
+  const maker = useIsMaker()
   const step = steps[current]!
   const done = bench.counts[step.id] ?? 0
   const action = useRef<HTMLButtonElement>(null)
@@ -63,14 +65,16 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Head wreath={wreath} current={current} steps={steps.length} bench={bench} round={round?.place} voice={voice} />
-      {finishing ? (
+      {finishing && !maker && <Counted onBack={() => setFinishing(false)} />}
+      {finishing && maker && (
         <FinishForm
           wreath={wreath}
           waiting={bench.waiting}
           onBack={() => setFinishing(false)}
           onDone={bench.forget}
         />
-      ) : (
+      )}
+      {!finishing && (
         <main
           className="grid min-h-0 flex-1 gap-6 px-4 pb-4 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,11fr)]"
           onClick={(event) => !(event.target as HTMLElement).closest("button, a, dialog") && count(1)}
@@ -108,7 +112,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
             />
             {current === 0 && <p className="text-lg">Have ready: {worked.tools?.join(", ")}.</p>}
             <Doing step={step} />
-            {!round && <OwnStep wreath={wreath} step={step} />}
+            {!round && maker && <OwnStep wreath={wreath} step={step} />}
           </section>
         </main>
       )}
@@ -160,6 +164,21 @@ function Head({ wreath, current, steps, bench, round, voice }: HeadProps) {
         Leave the bench
       </Link>
     </header>
+  )
+}
+
+/** A helper has counted to the end: what it took goes into the notebook of a maker. */
+function Counted({ onBack }: { onBack: () => void }) {
+  return (
+    <main className="flex-1 p-6">
+      <h2 className="text-2xl">All steps are done</h2>
+      <p className="py-2 text-lg">
+        A maker of this workshop writes down what it took; every count is kept until then.
+      </p>
+      <button type="button" className="plain-button min-h-11" onClick={onBack}>
+        Back to the last step
+      </button>
+    </main>
   )
 }
 

@@ -3,6 +3,7 @@ import { api, type Bench } from "../keep/client"
 import { outcomeOf, sendLast } from "../keep/outcome"
 import { nameOfItsOwn } from "../keep/sending"
 import { useKeeper } from "../keep/useKeeper"
+import { ownName } from "../keep/workshop"
 import { keptFrom, nothing, placeOf, sums, without, type Happened, type Kept } from "./happened"
 
 const RETRY = 3000
@@ -16,7 +17,7 @@ const MOST_AT_ONCE = 500
  * browser dies or the server is away, and two devices on one wreath agree.
  */
 export function useBench(id: number) {
-  const name = `lantern.bench.${id}`
+  const name = ownName(`lantern.bench.${id}`)
   const [kept, setKept] = useState<Kept>(() => keptFrom(localStorage.getItem(name)))
   const [missed, setMissed] = useState(false)
   const latest = useRef(kept)

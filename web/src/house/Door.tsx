@@ -1,22 +1,65 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
-import { useState, type ReactNode } from "react"
+import { useEffect, useState, type ReactNode } from "react"
 import { useLocation, useNavigate } from "react-router"
-import { answered, api, Refusal, type Problem } from "../keep/client"
+import { answered, api, Refusal, type Account, type Problem } from "../keep/client"
 import { useAccount } from "../keep/queries"
+import { goneTo, workshopHere } from "../keep/workshop"
+import { arrive } from "./arrive"
+import { Credentials } from "./Credentials"
+import { Join } from "./Join"
+import { Moved } from "./Moved"
+import { SignOut } from "./SignOut"
+import { NewWorkshop } from "./Workshops"
 
 /** Where the application is open to the house, nobody gets past it who has not signed in. */
 export function Door({ children }: { children: ReactNode }) {
   const account = useAccount().data
   const { pathname } = useLocation()
-  const token = /^\/pair\/([\w-]+)$/.exec(pathname)?.[1]
-  if (!account?.house || (account.login !== undefined && !token)) return children
+  const [, what, token] = /^\/(pair|join)\/([\w-]+)$/.exec(pathname) ?? []
+  useWorkshopOf(account)
+  if (!account?.house) return children
+  if (token) return <Outside>{what === "pair" ? <Pairing token={token} /> : <Join token={token} />}</Outside>
+  if (account.login === undefined) {
+    return (
+      <Outside>
+        <SignIn first={account.first} />
+      </Outside>
+    )
+  }
+  if (!account.workshop) {
+    return (
+      <Outside>
+        <NoWorkshop />
+      </Outside>
+    )
+  }
+  return (
+    <>
+      <Moved />
+      {children}
+    </>
+  )
+}
+
+/** What this device keeps is of the workshop that it is in; of another, or of somebody else's, nothing is shown. */
+function useWorkshopOf(account: Account | undefined) {
+  const workshop = account?.workshop?.id
+  useEffect(() => {
+    if (workshop === undefined) return
+    const elsewhere = workshop !== workshopHere()
+    goneTo(workshop)
+    if (elsewhere) void arrive()
+  }, [workshop])
+}
+
+function Outside({ children }: { children: ReactNode }) {
   return (
     <main className="mx-auto max-w-md px-4 pt-[12vh]">
       <p className="flex items-center gap-2 pb-6 font-display text-lg font-bold">
         <img src="/lantern.svg" alt="" className="h-7 w-7" />
         Crisp Lantern
       </p>
-      {token ? <Pairing token={token} /> : <SignIn first={account.first} />}
+      {children}
     </main>
   )
 }
@@ -26,7 +69,6 @@ function SignIn({ first }: { first: boolean }) {
   const queries = useQueryClient()
   const [login, setLogin] = useState("")
   const [password, setPassword] = useState("")
-  const [shown, setShown] = useState(false)
   const come = useMutation({
     mutationFn: async () =>
       answered(await api.POST(first ? "/account/first" : "/account/sign-in", { body: { login, password } })),
@@ -46,54 +88,32 @@ function SignIn({ first }: { first: boolean }) {
           ? "It opens this application to the house: whoever asks from elsewhere signs in with it, or is paired by it."
           : "This application is open to the house: sign in, or open a pairing link from a device that is in."}
       </p>
-      <div className="row">
-        <label htmlFor="login">Name</label>
-        <input
-          id="login"
-          className="field-input w-56 text-left"
-          autoComplete="username"
-          required
-          maxLength={120}
-          value={login}
-          onChange={(event) => setLogin(event.target.value)}
-        />
-      </div>
-      <div className="row">
-        <label htmlFor="password">
-          Password
-          {first && <span className="block text-sm text-quiet">Twelve letters or more.</span>}
-        </label>
-        <input
-          id="password"
-          type={shown ? "text" : "password"}
-          className="field-input w-56 text-left"
-          autoComplete={first ? "new-password" : "current-password"}
-          required
-          maxLength={200}
-          value={password}
-          onChange={(event) => setPassword(event.target.value)}
-        />
-      </div>
-      <label className="flex items-center justify-end gap-2 pt-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={shown}
-          onChange={(event) => setShown(event.target.checked)}
-        />
-        Show the password
-      </label>
-      {come.isError && (
-        <p role="alert" className="pt-2 font-semibold text-error">
-          {problems.length > 0 ? problems.map(({ says }) => says).join(" ") : come.error.message}
-        </p>
-      )}
+      <Credentials
+        fresh={first}
+        login={login}
+        password={password}
+        onLogin={setLogin}
+        onPassword={setPassword}
+        problem={problems.map(({ says }) => says).join(" ") || come.error?.message}
+      />
       <p className="pt-4">
         <button type="submit" className="amber-button min-h-11" disabled={come.isPending}>
           {first ? "Make it and go in" : "Sign in"}
         </button>
       </p>
     </form>
+  )
+}
+
+/** Somebody who was let go, or has deleted the last they had. */
+function NoWorkshop() {
+  return (
+    <>
+      <h1 className="text-2xl">You are in no workshop</h1>
+      <p className="py-2 text-quiet">Make one of your own, or ask somebody for a link into theirs.</p>
+      <NewWorkshop />
+      <SignOut />
+    </>
   )
 }
 

@@ -2,24 +2,31 @@ import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { answered, api } from "../keep/client"
 import { keys } from "../keep/keys"
-import { forgetAll } from "../keep/lately"
 import { useAccount, useDevices } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { ageSays } from "../wreaths/ages"
+import { InviteLink } from "./InviteLink"
+import { SignOut } from "./SignOut"
+import { ThisWorkshop } from "./ThisWorkshop"
+import { Workshops } from "./Workshops"
 
 /** Which devices are in, how another one comes in, and the way out; nothing where nobody has to sign in. */
 export function House() {
   const account = useAccount().data
   if (!account?.house || account.login === undefined) return null
   return (
-    <section aria-label="This house" className="pt-6">
-      <h2 className="text-xl">This house</h2>
-      <p className="text-quiet">Signed in as {account.login}.</p>
-      <Devices />
-      <Pairing />
-      <Password />
-      <SignOut />
-    </section>
+    <>
+      <ThisWorkshop />
+      <Workshops />
+      <section aria-label="This house" className="pt-6">
+        <h2 className="text-xl">This house</h2>
+        <p className="text-quiet">Signed in as {account.login}.</p>
+        <Devices />
+        <Pairing />
+        <Password />
+        <SignOut />
+      </section>
+    </>
   )
 }
 
@@ -74,20 +81,10 @@ function Pairing() {
       )}
       {begin.data && (
         <Dialog title="Pair a device" onClose={close}>
-          <p>
+          <InviteLink link={begin.data.link} qr={begin.data.qr}>
             Point the other device’s camera at this, or open the link on it. It is good for {begin.data.minutes}{" "}
             minutes, once.
-          </p>
-          <img
-            src={`data:image/svg+xml;utf8,${encodeURIComponent(begin.data.qr)}`}
-            alt="The link as a QR code"
-            className="mx-auto my-3 h-64 w-64"
-          />
-          <p className="text-sm break-all">
-            <a className="underline" href={begin.data.link}>
-              {begin.data.link}
-            </a>
-          </p>
+          </InviteLink>
         </Dialog>
       )}
     </p>
@@ -151,24 +148,5 @@ function Secret({ label, complete, value, onChange }: SecretProps) {
         onChange={(event) => onChange(event.target.value)}
       />
     </label>
-  )
-}
-
-function SignOut() {
-  const queries = useQueryClient()
-  const leave = useMutation({
-    mutationFn: async () => answered(await api.POST("/account/sign-out", { body: {} })),
-    onSuccess: async () => {
-      queries.clear()
-      await forgetAll()
-      window.location.assign("/")
-    },
-  })
-  return (
-    <p className="pt-3">
-      <button type="button" className="plain-button" onClick={() => leave.mutate()}>
-        Sign out on this device
-      </button>
-    </p>
   )
 }

@@ -1,8 +1,17 @@
 import createClient from "openapi-fetch"
 import type { components, paths } from "./schema"
 import { send } from "./sending"
+import { hasMoved, ownHeaders } from "./workshop"
 
-export const api = createClient<paths>({ baseUrl: "/api", fetch: (request: Request) => send(request) })
+export const api = createClient<paths>({ baseUrl: "/api", fetch: asked })
+
+/** Asks as the workshop that this screen is in. */
+async function asked(request: Request): Promise<Response> {
+  for (const [name, value] of Object.entries(ownHeaders())) request.headers.set(name, value)
+  const response = await send(request)
+  hasMoved(response)
+  return response
+}
 
 type Schemas = components["schemas"]
 export type Plan = Schemas["Plan"]
@@ -10,6 +19,10 @@ export type PlanLayer = Schemas["PlanLayer"]
 export type Material = Schemas["Material"]
 export type StashMaterial = Schemas["StashMaterial"]
 export type Wreath = Schemas["Wreath"]
+export type Account = Schemas["Account"]
+export type Role = Schemas["Role"]
+export type Membership = Schemas["Membership"]
+export type Workshop = Schemas["Workshop"]
 export type ListedWreath = Schemas["ListedWreath"]
 export type WorkedPlan = Schemas["WorkedPlan"]
 export type WorkedLayer = Schemas["WorkedLayer"]

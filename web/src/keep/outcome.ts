@@ -1,4 +1,5 @@
 import type { Outcome } from "./keeper"
+import { hasMoved, ownHeaders } from "./workshop"
 
 interface Answered<Row> {
   data?: Row
@@ -11,6 +12,8 @@ export async function outcomeOf<Row>(call: Promise<Answered<Row>>): Promise<Outc
   const { data, error, response } = await call
   if (data !== undefined) return { kind: "kept", answer: data }
   if (response?.status === 409 && isConflict<Row>(error)) return { kind: "conflict", theirs: error.current }
+  // It is for the workshop that this device has left, and is kept until it is back there.
+  if (hasMoved(response)) return { kind: "away" }
   if (response && response.status >= 400 && response.status < 500) return { kind: "refused", error }
   return { kind: "away" }
 }
@@ -26,7 +29,7 @@ export function sendLast(method: "PUT" | "POST", path: string, body: unknown) {
   void fetch(path, {
     method,
     keepalive: true,
-    headers: { "content-type": "application/json" },
+    headers: { "content-type": "application/json", ...ownHeaders() },
     body: JSON.stringify(body),
   }).catch(() => undefined)
 }

@@ -30,6 +30,17 @@ export const useAccount = () =>
     queryFn: () => lately("account", async () => answered(await api.GET("/account"))),
   })
 
+/** Whether who is here may change what is made: where nobody signs in, whoever is there; else a maker. */
+export const useIsMaker = () => (useAccount().data?.workshop?.role ?? "maker") === "maker"
+
+/** The workshop that this device is in, and who works in it. */
+export const useWorkshop = () =>
+  useQuery({ queryKey: keys.workshop(), queryFn: async () => answered(await api.GET("/workshop")) })
+
+/** All workshops that the account is in. */
+export const useWorkshops = () =>
+  useQuery({ queryKey: keys.workshops(), queryFn: async () => answered(await api.GET("/workshops")).workshops })
+
 /** Where the account is signed in. */
 export const useDevices = () =>
   useQuery({

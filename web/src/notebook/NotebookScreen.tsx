@@ -3,6 +3,7 @@ import { Link } from "react-router"
 import { api, type Make } from "../keep/client"
 import { askAgain } from "../keep/keys"
 import { useNotebook } from "../keep/queries"
+import { ForMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
@@ -51,9 +52,11 @@ export function NotebookScreen() {
             <section aria-label="What was made">
               <h2 className="pt-3 text-lg">What was made</h2>
               <ul>
-                {makes.map((make) => (
-                  <Entry key={make.id} make={make} />
-                ))}
+                <ForMakers quiet>
+                  {makes.map((make) => (
+                    <Entry key={make.id} make={make} />
+                  ))}
+                </ForMakers>
               </ul>
             </section>
           </div>

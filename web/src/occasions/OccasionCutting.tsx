@@ -2,6 +2,7 @@ import { CutLength } from "../cut/CutLength"
 import { openedSays } from "../cut/cutSays"
 import type { WorkedOccasion } from "../keep/client"
 import { useStash } from "../keep/queries"
+import { OnlyMakers } from "../pieces/ForMakers"
 import { Prose } from "../pieces/Prose"
 import type { useOccasion } from "./useOccasion"
 
@@ -24,7 +25,9 @@ export function Cutting({ worked, occasion }: Props) {
         </p>
       )}
       <p className="no-print flex flex-wrap items-center gap-3 pb-3">
-        <Taking worked={worked} occasion={occasion} />
+        <OnlyMakers>
+          <Taking worked={worked} occasion={occasion} />
+        </OnlyMakers>
         <span className="text-sm text-quiet">
           {occasion.ticks.length} of {worked.cut_sheet.length} ticked
         </span>

@@ -3,10 +3,11 @@ import { useState } from "react"
 import { Link, useNavigate, useParams, useSearchParams } from "react-router"
 import { answered, api, type Finding, type WorkedOccasion } from "../keep/client"
 import { askAgain, keys } from "../keep/keys"
-import { useWorkedOccasion } from "../keep/queries"
+import { useIsMaker, useWorkedOccasion } from "../keep/queries"
 import { Conflict } from "../pieces/Conflict"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { Fetching } from "../pieces/Fetching"
+import { ForMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { savingSays } from "../pieces/savingSays"
@@ -53,14 +54,16 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
   const view = views.find(({ value }) => value === part.get("part"))?.value ?? "days"
   const worked = data?.worked
   const { keep } = occasion
+  const maker = useIsMaker()
   return (
-    <Page title={said.name} units={said.units} onUnits={(units) => keep({ ...said, units })}>
+    <Page title={said.name} units={said.units} onUnits={maker ? (units) => keep({ ...said, units }) : undefined}>
       <main className="mx-auto max-w-6xl px-4 py-3 sm:px-6">
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
           <h1>
             <input
               aria-label="Name of the occasion"
               className={NAME}
+              readOnly={!maker}
               value={said.name}
               onChange={(event) => keep({ ...said, name: event.target.value })}
             />
@@ -92,15 +95,25 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
             onChange={(next) => setPart({ part: next }, { replace: true })}
           />
         </div>
-        {view === "days" && <Days said={said} problems={occasion.problems} keep={keep} worked={worked} />}
-        {view === "wreaths" && (
-          <Gathering chosen={occasion.wreaths} onGather={(wreaths) => void occasion.gather(wreaths)} />
+        {view === "days" && (
+          <ForMakers>
+            <Days said={said} problems={occasion.problems} keep={keep} worked={worked} />
+          </ForMakers>
         )}
-        {view === "buy" && worked && <Buying id={id} worked={worked} planned={occasion.planned} />}
+        {view === "wreaths" && (
+          <ForMakers>
+            <Gathering chosen={occasion.wreaths} onGather={(wreaths) => void occasion.gather(wreaths)} />
+          </ForMakers>
+        )}
+        {view === "buy" && worked && (
+          <ForMakers>
+            <Buying id={id} worked={worked} planned={occasion.planned} />
+          </ForMakers>
+        )}
         {view === "cut" && worked && <Cutting worked={worked} occasion={occasion} />}
         {view === "bench" && worked && <OccasionBench id={id} worked={worked} planned={occasion.planned} />}
         {/* Only once all above it is there, so that it does not move away under the hand. */}
-        {!isPending && <Removing id={id} />}
+        {!isPending && maker && <Removing id={id} />}
       </main>
       {occasion.theirs && (
         <Conflict

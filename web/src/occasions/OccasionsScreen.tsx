@@ -4,6 +4,7 @@ import { answered, api, type Occasion } from "../keep/client"
 import { askAgain } from "../keep/keys"
 import { useOccasions, useWorkedOccasion } from "../keep/queries"
 import { Deleted } from "../pieces/Deleted"
+import { OnlyMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { dayText, hoursText } from "./days"
@@ -28,14 +29,16 @@ export function OccasionsScreen() {
       <main className="mx-auto max-w-5xl px-4 py-4 sm:px-6">
         <div className="flex items-baseline gap-4 pb-2">
           <h1 className="text-2xl">Occasions</h1>
-          <button
-            type="button"
-            className="amber-button ml-auto"
-            onClick={() => begin.mutate()}
-            disabled={begin.isPending}
-          >
-            New occasion
-          </button>
+          <OnlyMakers>
+            <button
+              type="button"
+              className="amber-button ml-auto"
+              onClick={() => begin.mutate()}
+              disabled={begin.isPending}
+            >
+              New occasion
+            </button>
+          </OnlyMakers>
         </div>
         {(occasions.isError || begin.isError) && (
           <p role="alert" className="font-semibold text-error">
@@ -52,7 +55,9 @@ export function OccasionsScreen() {
             <Row key={occasion.id} occasion={occasion} />
           ))}
         </ul>
-        <Deleted shelf="occasions" />
+        <OnlyMakers>
+          <Deleted shelf="occasions" />
+        </OnlyMakers>
       </main>
     </Page>
   )

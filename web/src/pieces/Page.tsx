@@ -8,7 +8,8 @@ import { chooseTheme, chosenTheme, type Theme } from "./theme"
 interface Props {
   title: string
   units: Units
-  onUnits: (units: Units) => void
+  /** None where nobody may change them. */
+  onUnits?: (units: Units) => void
   children: ReactNode
 }
 
@@ -42,13 +43,15 @@ export function Page({ title, units, onUnits, children }: Props) {
         <div className="ml-auto flex flex-wrap items-center gap-3">
           <Asides />
           <Look />
-          <OpenChoice
-            label="Units"
-            name="units"
-            value={units}
-            onChange={(value) => onUnits(value as Units)}
-            choices={measures}
-          />
+          {onUnits && (
+            <OpenChoice
+              label="Units"
+              name="units"
+              value={units}
+              onChange={(value) => onUnits(value as Units)}
+              choices={measures}
+            />
+          )}
         </div>
       </header>
       {children}

@@ -5,6 +5,7 @@ import { useSettings } from "../keep/queries"
 import { Fetching } from "../pieces/Fetching"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { House } from "../house/House"
+import { ForMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 
@@ -37,35 +38,37 @@ export function SettingsScreen() {
     <Page title="Settings" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-3xl px-4 py-4 sm:px-6">
         <h1 className="pb-2 text-2xl">Settings</h1>
-        <div className="row">
-          <label htmlFor="currency">
-            Currency
-            <span className="block text-sm text-quiet">Prices keep their numbers; only the sign changes.</span>
-          </label>
-          <select
-            id="currency"
-            className="field-input w-56 text-left"
-            value={settings.currency}
-            onChange={(event) => change.mutate({ currency: event.target.value })}
-          >
-            {offered.map((code) => (
-              <option key={code} value={code}>
-                {names.of(code)}
-              </option>
-            ))}
-          </select>
-        </div>
-        <div className="row">
-          <span>Paper</span>
-          <OpenChoice
-            label="Paper"
-            name="paper"
-            value={settings.paper}
-            choices={PAPERS}
-            onChange={(paper) => change.mutate({ paper: paper as Settings["paper"] })}
-          />
-        </div>
-        <p className="pt-2 text-sm text-quiet">Saved as soon as you choose.</p>
+        <ForMakers>
+          <div className="row">
+            <label htmlFor="currency">
+              Currency
+              <span className="block text-sm text-quiet">Prices keep their numbers; only the sign changes.</span>
+            </label>
+            <select
+              id="currency"
+              className="field-input w-56 text-left"
+              value={settings.currency}
+              onChange={(event) => change.mutate({ currency: event.target.value })}
+            >
+              {offered.map((code) => (
+                <option key={code} value={code}>
+                  {names.of(code)}
+                </option>
+              ))}
+            </select>
+          </div>
+          <div className="row">
+            <span>Paper</span>
+            <OpenChoice
+              label="Paper"
+              name="paper"
+              value={settings.paper}
+              choices={PAPERS}
+              onChange={(paper) => change.mutate({ paper: paper as Settings["paper"] })}
+            />
+          </div>
+          <p className="pt-2 text-sm text-quiet">Saved as soon as you choose.</p>
+        </ForMakers>
         <House />
         {change.isError && (
           <p role="alert" className="pt-2 font-semibold text-error">

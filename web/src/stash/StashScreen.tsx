@@ -2,6 +2,7 @@ import { useState } from "react"
 import type { StashMaterial } from "../keep/client"
 import { useDeclarations, useStash } from "../keep/queries"
 import { Deleted } from "../pieces/Deleted"
+import { ForMakers, OnlyMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { LedgerDialog } from "./LedgerDialog"
@@ -23,55 +24,59 @@ export function StashScreen() {
   return (
     <Page title="Stash" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-5xl px-4 py-4 sm:px-6">
-        <div className="flex items-baseline gap-4 pb-2">
-          <h1 className="text-2xl">Stash</h1>
-          <span className="text-quiet">{stash.data && `${stash.data.length} materials`}</span>
-          <span className="ml-auto flex flex-wrap gap-2">
-            <button type="button" className="plain-button" onClick={() => setFile("shop")}>
-              Shop
+        <ForMakers>
+          <div className="flex items-baseline gap-4 pb-2">
+            <h1 className="text-2xl">Stash</h1>
+            <span className="text-quiet">{stash.data && `${stash.data.length} materials`}</span>
+            <span className="ml-auto flex flex-wrap gap-2">
+              <button type="button" className="plain-button" onClick={() => setFile("shop")}>
+                Shop
+              </button>
+              <button type="button" className="plain-button" onClick={() => setFile("in")}>
+                Take in CSV
+              </button>
+              <a className="plain-button" href={`/api/stash.csv?units=${units}`} download>
+                CSV
+              </a>
+            </span>
+            <button type="button" className="amber-button" onClick={() => setOpen("new")}>
+              Add a material
             </button>
-            <button type="button" className="plain-button" onClick={() => setFile("in")}>
-              Take in CSV
-            </button>
-            <a className="plain-button" href={`/api/stash.csv?units=${units}`} download>
-              CSV
-            </a>
-          </span>
-          <button type="button" className="amber-button" onClick={() => setOpen("new")}>
-            Add a material
-          </button>
-        </div>
-        {stash.isError && (
-          <p role="alert" className="font-semibold text-error">
-            {stash.error.message}
-          </p>
-        )}
-        {stash.data?.length === 0 && (
-          <p className="py-6 text-quiet">
-            Put in what you own, remnants and all, and every plan knows what need not be bought.
-          </p>
-        )}
-        {kinds.map(({ kind, title }) => {
-          const own = stash.data?.filter((each) => each.material.kind === kind) ?? []
-          const longest = Math.max(1, ...own.flatMap((each) => each.pieces))
-          return (
-            <section key={kind} className="pt-3" aria-label={title}>
-              <h2 className="text-lg">{title}</h2>
-              <ul>
-                {own.map((each) => (
-                  <StashRow
-                    key={each.id}
-                    stashed={each}
-                    longest={longest}
-                    onOpen={() => setOpen(each)}
-                    onLedger={() => setTraced(each)}
-                  />
-                ))}
-              </ul>
-            </section>
-          )
-        })}
-        <Deleted shelf="materials" />
+          </div>
+          {stash.isError && (
+            <p role="alert" className="font-semibold text-error">
+              {stash.error.message}
+            </p>
+          )}
+          {stash.data?.length === 0 && (
+            <p className="py-6 text-quiet">
+              Put in what you own, remnants and all, and every plan knows what need not be bought.
+            </p>
+          )}
+          {kinds.map(({ kind, title }) => {
+            const own = stash.data?.filter((each) => each.material.kind === kind) ?? []
+            const longest = Math.max(1, ...own.flatMap((each) => each.pieces))
+            return (
+              <section key={kind} className="pt-3" aria-label={title}>
+                <h2 className="text-lg">{title}</h2>
+                <ul>
+                  {own.map((each) => (
+                    <StashRow
+                      key={each.id}
+                      stashed={each}
+                      longest={longest}
+                      onOpen={() => setOpen(each)}
+                      onLedger={() => setTraced(each)}
+                    />
+                  ))}
+                </ul>
+              </section>
+            )
+          })}
+        </ForMakers>
+        <OnlyMakers>
+          <Deleted shelf="materials" />
+        </OnlyMakers>
       </main>
       {open && declarations && (
         <MaterialForm

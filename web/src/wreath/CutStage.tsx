@@ -2,6 +2,8 @@ import { CutLength } from "../cut/CutLength"
 import { openedSays } from "../cut/cutSays"
 import { Fold } from "../pieces/Fold"
 import { FieldControl } from "../pieces/FieldControl"
+import { ForMakers } from "../pieces/ForMakers"
+import { useIsMaker } from "../keep/queries"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 
@@ -18,6 +20,7 @@ export function CutStage({
   refused,
   id,
 }: StageProps) {
+  const maker = useIsMaker()
   if (!worked) return null
   const done = worked.cut_sheet.filter((bar) => bench.ticks.includes(bar.id)).length
   const groups = worked.materials
@@ -59,7 +62,7 @@ export function CutStage({
           {refused}
         </p>
       )}
-      {groups.length > 0 && problems.length === 0 && (
+      {maker && groups.length > 0 && problems.length === 0 && (
         <p className="no-print flex flex-wrap items-center gap-3 py-2">
           {bench.cut ? (
             <>
@@ -82,24 +85,26 @@ export function CutStage({
           )}
         </p>
       )}
-      <Fold
-        className="no-print"
-        summary="How sure, and how fine"
-        urgent={problems.some((problem) => /^(sureness|smallest)/.test(problem.at))}
-      >
-        {declarations.cutting.map((field) => (
-          <FieldControl
-            key={field.name}
-            field={field}
-            place={field.name}
-            value={valueAt(plan, field.name)}
-            understood={problems.length > 0 ? undefined : worked.lengths[field.name]}
-            fallback={field.default === undefined ? undefined : String(field.default)}
-            problem={problems.find((problem) => problem.at === field.name)?.says}
-            onChange={(value) => onChange(put(plan, field.name, value))}
-          />
-        ))}
-      </Fold>
+      <ForMakers quiet>
+        <Fold
+          className="no-print"
+          summary="How sure, and how fine"
+          urgent={problems.some((problem) => /^(sureness|smallest)/.test(problem.at))}
+        >
+          {declarations.cutting.map((field) => (
+            <FieldControl
+              key={field.name}
+              field={field}
+              place={field.name}
+              value={valueAt(plan, field.name)}
+              understood={problems.length > 0 ? undefined : worked.lengths[field.name]}
+              fallback={field.default === undefined ? undefined : String(field.default)}
+              problem={problems.find((problem) => problem.at === field.name)?.says}
+              onChange={(value) => onChange(put(plan, field.name, value))}
+            />
+          ))}
+        </Fold>
+      </ForMakers>
       {groups.length === 0 && <p className="py-2 text-quiet">Nothing to cut yet: choose a covering first.</p>}
       {groups.map(({ material, bars }) => (
         <div key={material.id} className="pt-3">

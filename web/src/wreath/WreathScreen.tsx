@@ -1,5 +1,5 @@
 import { replaceEqualDeep } from "@tanstack/react-query"
-import { useState } from "react"
+import { Fragment, useState } from "react"
 import { Link, useParams } from "react-router"
 import { CoveringsView } from "../coverings/CoveringsView"
 import { Sheet } from "../drawing/Sheet"
@@ -13,9 +13,10 @@ import {
   type Units,
   type WorkedPlan,
 } from "../keep/client"
-import { useDeclarations, useWork } from "../keep/queries"
+import { useDeclarations, useIsMaker, useWork } from "../keep/queries"
 import { Conflict } from "../pieces/Conflict"
 import { Fetching } from "../pieces/Fetching"
+import { ForMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { BuyStage } from "./BuyStage"
@@ -79,28 +80,39 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
     setWorked(replaceEqualDeep(worked, work.worked))
   }
   const problems = work?.problems ?? []
+  const maker = useIsMaker()
   const changeUnits = async (units: Units) =>
     wreath.change(answered(await api.POST("/units", { body: { plan, to: units } })))
   const parts = { id, stage, wreath, plan, declarations, worked, problems, unworked: unworked?.message }
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
-      <Page title={plan.name ?? "Wreath"} units={plan.units} onUnits={(units) => void changeUnits(units)}>
+      <Page
+        title={plan.name ?? "Wreath"}
+        units={plan.units}
+        onUnits={maker ? (units) => void changeUnits(units) : undefined}
+      >
         <main className="flex min-h-0 flex-1 flex-col">
-          <NameLine
-            id={id}
-            plan={plan}
-            saving={wreath.saving}
-            problems={problems}
-            onChange={wreath.change}
-            onUndo={wreath.undo}
-          />
+          <ForMakers quiet>
+            <NameLine
+              id={id}
+              plan={plan}
+              saving={wreath.saving}
+              problems={problems}
+              onChange={wreath.change}
+              onUndo={wreath.undo}
+            />
+          </ForMakers>
           <Cord
             stages={declarations.stages}
             current={stage === "coverings" ? "cover" : stage}
             settled={problems.length > 0 ? undefined : worked?.stages}
             made={wreath.bench.made > 0}
           />
-          {stage === "coverings" ? <CoveringsView plan={plan} onChoose={wreath.change} /> : <Workplace {...parts} />}
+          {stage === "coverings" && maker ? (
+            <CoveringsView plan={plan} onChoose={wreath.change} />
+          ) : (
+            <Workplace {...parts} />
+          )}
         </main>
         {worked && <Tape worked={worked} stale={problems.length > 0} />}
       </Page>
@@ -126,18 +138,27 @@ interface WorkplaceProps extends OpenProps {
 /** The drawing, and beside it the stage that the maker is at. */
 function Workplace({ id, stage, wreath, plan, declarations, worked, problems, unworked }: WorkplaceProps) {
   const [measuring, setMeasuring] = useState<string>()
+  const maker = useIsMaker()
   const Stage = stageScreens[stage] ?? CoverStage
+  // Ticking cuts is for everybody.
+  const For = stage === "cut" ? Fragment : ForMakers
   const about = { plan, declarations, onChange: wreath.change }
   const loose = problems.filter((problem) => !/^(form|layers)\./.test(problem.at))
   const places = stage === "trim" || stage === "hang"
-  const placing = places ? placingOf(about, worked) : stage === "cover" ? endsOf(about, worked) : undefined
+  const placing = !maker
+    ? undefined
+    : places
+      ? placingOf(about, worked)
+      : stage === "cover"
+        ? endsOf(about, worked)
+        : undefined
   return (
     <div className="grid min-h-0 flex-1 gap-6 px-4 pb-3 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
       {worked ? (
         <Sheet
           worked={worked}
           materials={plan.materials ?? NONE}
-          sizing={stage === "form" ? sizingOf(about, problems, measuring) : undefined}
+          sizing={stage === "form" && maker ? sizingOf(about, problems, measuring) : undefined}
           plan={stage === "cover" && problems.length === 0 ? plan : undefined}
           placing={placing}
         />
@@ -164,19 +185,21 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
         {problems.length > 0 && worked && (
           <p className="text-sm text-quiet">The drawing and the tape show the last plan that could be worked.</p>
         )}
-        <Stage
-          plan={plan}
-          worked={worked}
-          problems={problems}
-          declarations={declarations}
-          onChange={wreath.change}
-          onMeasure={setMeasuring}
-          id={id}
-          bench={wreath.bench}
-          onTick={(place, done) => void wreath.tick(place, done)}
-          onStash={(sheet) => void wreath.settleStash(sheet)}
-          refused={wreath.refused}
-        />
+        <For>
+          <Stage
+            plan={plan}
+            worked={worked}
+            problems={problems}
+            declarations={declarations}
+            onChange={wreath.change}
+            onMeasure={setMeasuring}
+            id={id}
+            bench={wreath.bench}
+            onTick={(place, done) => void wreath.tick(place, done)}
+            onStash={(sheet) => void wreath.settleStash(sheet)}
+            refused={wreath.refused}
+          />
+        </For>
       </div>
     </div>
   )

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { answered, api, problemsOf } from "../keep/client"
 import { keys } from "../keep/keys"
+import { ownHeaders } from "../keep/workshop"
 import { Backups } from "./Backups"
 
 type Restored = { restored: Record<string, number>; before: string }
@@ -13,7 +14,7 @@ const restoredSays = ({ restored }: Restored) =>
 async function sendArchive(file: File): Promise<Restored> {
   const response = await fetch("/api/archive.jsonl", {
     method: "POST",
-    headers: { "content-type": "application/x-ndjson" },
+    headers: { "content-type": "application/x-ndjson", ...ownHeaders() },
     body: file,
   })
   const answer: unknown = await response.json()

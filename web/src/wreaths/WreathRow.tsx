@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { Link, useNavigate } from "react-router"
 import { answered, api, type ListedWreath } from "../keep/client"
 import { askAgain } from "../keep/keys"
-import { useSummary } from "../keep/queries"
+import { useIsMaker, useSummary } from "../keep/queries"
 import { money } from "../pieces/money"
 import { Prose } from "../pieces/Prose"
 import { Picture } from "./Picture"
@@ -10,7 +10,8 @@ import { Picture } from "./Picture"
 /** One wreath in the list: its picture, what it is, and what becomes of it. */
 export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: string }) {
   const summary = useSummary(wreath)
-  const to = `/wreaths/${wreath.id}/cover`
+  const maker = useIsMaker()
+  const to = `/wreaths/${wreath.id}/${maker ? "cover" : "cut"}`
   const problem = wreath.problem ?? summary?.problem
   return (
     <>
@@ -36,7 +37,7 @@ export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: stri
               <Prose>{problem}</Prose>
             </p>
           )}
-          <Actions wreath={wreath} />
+          {maker && <Actions wreath={wreath} />}
         </div>
       </li>
     </>

@@ -4,6 +4,7 @@ import { Link } from "react-router"
 import { answered, api, type ListedWreath } from "../keep/client"
 import { useOccasions, useWreathList } from "../keep/queries"
 import { Deleted } from "../pieces/Deleted"
+import { OnlyMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { Keeping } from "./Keeping"
@@ -21,9 +22,11 @@ export function WreathsScreen() {
         <div className="flex items-baseline gap-4 pb-2">
           <h1 className="text-2xl">Wreaths</h1>
           <span className="text-quiet">{wreaths && countSays(wreaths)}</span>
-          <Link className="amber-button ml-auto" to="/new">
-            New wreath
-          </Link>
+          <OnlyMakers>
+            <Link className="amber-button ml-auto" to="/new">
+              New wreath
+            </Link>
+          </OnlyMakers>
         </div>
         {list.isError && (
           <p role="alert" className="font-semibold text-error">
@@ -35,10 +38,12 @@ export function WreathsScreen() {
             Pick a form and see it covered, with what to cut, what to buy and what it costs.
           </p>
         )}
-        {wreaths?.length === 0 && list.data?.example && <Example />}
         {wreaths && wreaths.length > 0 && <List wreaths={wreaths} />}
-        <Deleted shelf="wreaths" />
-        <Keeping />
+        <OnlyMakers>
+          {wreaths?.length === 0 && list.data?.example && <Example />}
+          <Deleted shelf="wreaths" />
+          <Keeping />
+        </OnlyMakers>
       </main>
     </Page>
   )
