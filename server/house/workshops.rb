@@ -15,6 +15,8 @@ module Server
       # So many workshops of one account, and people in one workshop.
       MOST_OF_ONE, MOST_PEOPLE = 20, 200
       MOST_NAME = 120
+      # What the one that is there from the beginning is called until somebody has it.
+      UNNAMED = "This workshop"
       # What a workshop may hold: far more than one maker has made, and an end to what anybody can fill a disk with.
       MOST = {wreaths: 5_000, materials: 5_000, occasions: 500, forms: 1_000, pictures: 2_000, makes: 20_000}.freeze
 
@@ -58,8 +60,11 @@ module Server
         end
       end
 
-      # The first account makes in the workshop that is there from the beginning.
-      def first(account) = members.insert_ignore.insert(account_id: account, workshop_id: Own::FIRST, role: MAKER)
+      # The first account makes in the workshop that is there from the beginning, which is called after it.
+      def first(account, login)
+        members.insert_ignore.insert(account_id: account, workshop_id: Own::FIRST, role: MAKER)
+        rows.where(id: Own::FIRST, name: UNNAMED).update(name: "Workshop of #{login}"[0, MOST_NAME])
+      end
 
       # @param workshop [Integer, nil] nil for a workshop of their own
       # @return [String] a token for one person

@@ -74,7 +74,7 @@ module Server
           post "/api/account/first" do
             raise Store::Missing unless first?
             new_account(sent["login"], sent["password"]).then { |id|
-              workshops.first(id)
+              workshops.first(id, sent["login"])
               come_in(id)
             }
             JSON.generate("ok" => true)

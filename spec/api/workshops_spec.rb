@@ -193,7 +193,7 @@ RSpec.describe "A workshop", :api, :store do
     wreath(first)
     on(first, :post, "/workshops", {name: "Guild table"})
     expect(on(first, :get, "/workshops")["workshops"].map { _1.values_at("name", "here") })
-      .to eq [["This workshop", false], ["Guild table", true]]
+      .to eq [["Workshop of Wick", false], ["Guild table", true]]
     first.header("Lantern-Workshop", here.to_s)
     says = wreath(first, "For the other one")
     expect([code(first), says["problems"][0]["says"]]).to match [409, /gone to another workshop/]
@@ -236,10 +236,10 @@ RSpec.describe "A workshop", :api, :store do
     other = let_in(first, "Teasel", own: true)
     token = on(first, :post, "/workshop/invitations", {role: "helper"})["link"].split("/").last
     expect(RealStore.database[:invitations].select_map(:digest).join).not_to include token
-    expect(on(device, :get, "/invitations/#{token}")).to eq("workshop" => "This workshop", "role" => "helper")
+    expect(on(device, :get, "/invitations/#{token}")).to eq("workshop" => "Workshop of Wick", "role" => "helper")
     on(other, :post, "/invitations/#{token}", {})
     expect(on(other, :get, "/workshops")["workshops"].map { _1.values_at("name", "role", "here") })
-      .to eq [["This workshop", "helper", true], ["Workshop of Teasel", "maker", false]]
+      .to eq [["Workshop of Wick", "helper", true], ["Workshop of Teasel", "maker", false]]
     late = device
     on(late, :post, "/invitations/#{token}", {login: "Late", password:})
     expect(code(late)).to eq 422

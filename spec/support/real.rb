@@ -2,6 +2,7 @@
 
 require_relative "../../server/app"
 require_relative "../../server/demo"
+require_relative "../../server/house"
 require_relative "../../server/mariadb"
 
 # The real database, a private one of the specs' own, started once and emptied before each example. Specs that
@@ -46,6 +47,7 @@ module RealStore
         database[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }.delete
       }
       database[:workshops].exclude(id: 1).delete
+      database[:workshops].update(name: Server::House::Workshops::UNNAMED)
     end
 
     # The rows of the only workshop that most specs know.

@@ -152,7 +152,7 @@ function Name({ workshop }: { workshop: Workshop }) {
         onChange={(event) => setName(event.target.value)}
       />
       <button type="submit" className="plain-button" disabled={rename.isPending || name.trim() === workshop.name}>
-        Call it so
+        Rename it
       </button>
     </form>
   )
