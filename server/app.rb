@@ -114,10 +114,7 @@ module Server
 
     error(Store::Taken) { answer 422, [problem("id", "Something else has this name already.")] }
 
-    error(Store::Away) {
-      answer 503,
-        [problem("", "The database does not answer. What is on this screen is kept; try again in a moment.")]
-    }
+    error(Reaching::Trouble) { |trouble| answer trouble.class.status, [problem("", trouble.class.says)] }
 
     error(Aside::Busy) {
       answer 503, [problem("", "So much is being worked out just now that this would have to wait too long. Nothing " \
@@ -132,16 +129,6 @@ module Server
       ""
     }
 
-    error(Store::Waiting) {
-      answer 503, [problem("", "The same is being changed from elsewhere, and that takes long. Nothing was changed; " \
-        "try again in a moment.")]
-    }
-
-    error(Store::Full) {
-      answer 507, [problem("", "The disk is full: nothing can be saved until there is room on it. What is on this " \
-        "screen is kept, and everything saved before can still be read.")]
-    }
-
     error do |error|
       warn "#{error.class}: #{error.message}\n  #{error.backtrace.first(8).join("\n  ")}"
       answer 500, [problem("", "Something went wrong here, and it was written to the log. Nothing was changed.")]
@@ -149,7 +136,7 @@ module Server
 
     # Every route that asks the store finds out here when its database is away.
     def route!(...)
-      settings.store ? settings.store.reaching { super } : super
+      settings.store ? settings.store.reaching(again: request.get?) { super } : super
     end
 
     private

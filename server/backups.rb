@@ -16,8 +16,6 @@ module Server
     PACKED = "\x1F\x8B".b
     NAME = /\A(daily|before-restore|before-upgrade)-(\d{8}T\d{6}Z)\.jsonl\.gz\z/
 
-    attr_reader :failed
-
     # @param directory [String]
     # @param archive [Archive]
     def initialize(directory, archive)
@@ -43,9 +41,17 @@ module Server
     def daily(now = Time.now)
       last = list.find { _1["kind"] == "daily" }
       return if last && now - Time.iso8601(last["at"]) < DAY - 60
-      make("daily", now).tap { @failed = nil }
+      make("daily", now).tap { note_failure(nil) }
     rescue SystemCallError, Sequel::Error => error
-      @failed = (error.is_a?(SystemCallError) ? error.message.sub(/ @ .*/, "") : "the database did not answer")
+      note_failure(error.is_a?(SystemCallError) ? error.message.sub(/ @ .*/, "") : "the database did not answer")
+      nil
+    end
+
+    # Why the last of the day's backups failed, whichever process made it; nil when it did not.
+    # @return [String, nil]
+    def failed
+      @failed || (File.read(failure) if File.exist?(failure))
+    rescue SystemCallError
       nil
     end
 
@@ -129,6 +135,16 @@ module Server
     end
 
     private
+
+    def failure = File.join(@directory, "failed")
+
+    # On a disk that is full, it is known to this process at least.
+    def note_failure(says)
+      @failed = says
+      says ? File.write(failure, says) : FileUtils.rm_f(failure)
+    rescue SystemCallError
+      nil
+    end
 
     # No backup takes another's place.
     def free_name(kind, now)

@@ -37,6 +37,7 @@ module Server
         sign_in = SignIn.on(database, secret)
         Rack::Builder.app do
           use Safe
+          use Reached, database
           use Rack::Session::Cookie, **session
           use Rack::Attack
           use sign_in
@@ -91,6 +92,20 @@ module Server
             [JSON.generate("problems" => [{"at" => "", "says" => "That was too often: wait " \
               "#{(wait / 60.0).ceil} min, then try again. Nothing was changed."}])]]
         end
+      end
+    end
+
+    # The door asks the database before the application does, and answers as it does when that is away.
+    class Reached
+      def initialize(app, database)
+        @app, @database = app, database
+      end
+
+      def call(env)
+        Reaching.call(@database, again: env["REQUEST_METHOD"] == "GET") { @app.call(env) }
+      rescue Reaching::Trouble => trouble
+        [trouble.class.status, {"content-type" => "application/json"},
+          [JSON.generate("problems" => [{"at" => "", "says" => trouble.class.says}])]]
       end
     end
 

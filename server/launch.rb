@@ -7,9 +7,10 @@
 #                                         home network, where who asks has to sign in
 
 # What was asked for, before anything else reads it in its own way.
-ASKED = ENV.to_h.slice("HOST", "PORT", "VAR", "DATABASE_URL", "SECRET").freeze
-ENV.delete("PORT")
+ASKED = ENV.to_h.slice("HOST", "PORT", "VAR", "DATABASE_URL", "SECRET", "WEB_CONCURRENCY").freeze
+%w[PORT WEB_CONCURRENCY].each { ENV.delete(_1) }
 
+require "etc"
 require "fileutils"
 require "logger"
 require "puma"
@@ -41,9 +42,13 @@ module Server
     # Logs of requests that are kept, and how large each grows.
     LOGS = 4
     LOG_BYTES = 10_000_000
+    # Processes at most, where nobody says how many.
+    MOST_PROCESSES = 8
+    # Seconds for which nobody else looks after everything.
+    LOOKED_AFTER = HOUR - 60
 
     # @param env [Hash] `HOST`, `PORT`, `VAR`; `DATABASE_URL`, another database than the private one; `SECRET`, for a
-    #   house of several processes
+    #   house on several machines; `WEB_CONCURRENCY`, in how many processes it answers
     # @param empty [Boolean] whether a first start begins with nothing in it
     # @param house [Boolean] whether it is open to the house, behind a door
     def initialize(env, empty: false, house: false)
@@ -58,6 +63,7 @@ module Server
       # What processes on several machines have in common, so that who signed in on one is known to all.
       @secret = env["SECRET"]
       abort "SECRET is too short: 64 characters or more, the same for all." if @secret && @secret.length < 64
+      @processes = processes(env["WEB_CONCURRENCY"])
     end
 
     def run
@@ -78,6 +84,14 @@ module Server
       abort "PORT=#{said} is no port: it is a whole number from 1 to 65535, such as 9292."
     end
 
+    # One maker at one table has enough of one process; many have one for each core.
+    def processes(said)
+      return (@house || @outside) ? Etc.nprocessors.clamp(1, MOST_PROCESSES) : 1 if said.to_s.empty?
+      number = Integer(said, 10, exception: false)
+      return number if number&.between?(1, 64)
+      abort "WEB_CONCURRENCY=#{said} is no number of processes: it is a whole number from 1 to 64."
+    end
+
     # The folder is this start's for as long as it runs; a second start says where the first one answers.
     # @return [Boolean]
     def lock
@@ -90,7 +104,8 @@ module Server
     end
 
     def start
-      aside = Aside.new
+      # Every process has workers of its own.
+      aside = (@processes > 1) ? Aside.new(size: 2) : Aside.new
       answers = Answers.new(aside)
       database = @outside ? OutsideDatabase.new(@outside) : MariaDB.new(File.join(@var, "mariadb"))
       puts(@outside ? "· Looking for the database" : "· Starting the database")
@@ -99,7 +114,7 @@ module Server
       puts "  MariaDB on #{database.address}"
       App.set :store, store
       App.set :answers, answers
-      serve(database, store)
+      serve(database, store, aside)
     rescue MariaDB::Failed, Sequel::Error => error
       abort "The database could not be started. #{error.message}"
     ensure
@@ -115,13 +130,17 @@ module Server
       @outside ? database.alone(connection, &begin_with) : begin_with.call
     end
 
-    def serve(database, store)
+    def serve(database, store, aside)
       port = open_port
       puts "  Port #{@wanted} is taken; using #{port}." unless port == @wanted || @wanted.zero?
-      watchers = [watch(database, store), look_after(store)]
-      launcher = Puma::Launcher.new(configuration(port, store),
+      launcher = Puma::Launcher.new(configuration(port, store, aside),
         log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr))
-      launcher.events.after_booted { announce(port) }
+      watchers = []
+      # After the processes were made, so that none of them begins with a half of what is done here.
+      launcher.events.after_booted {
+        watchers.push(watch(database, store), look_after(store))
+        announce(port)
+      }
       launcher.run
     ensure
       watchers&.each(&:kill)
@@ -157,18 +176,34 @@ module Server
       House.around(store.database, @secret || House.secret(@var)) { |app| Compressed.new(app.new) }
     end
 
-    def configuration(port, store)
+    def configuration(port, store, aside)
       hosts, log, app = @hosts.select { open?(_1, port) }, request_log, behind(store)
       Puma::Configuration.new do |puma|
         hosts.each { puma.bind "tcp://#{_1.include?(":") ? "[#{_1}]" : _1}:#{port}" }
         puma.threads(*THREADS)
-        puma.workers 0
+        several(puma, store, aside)
         puma.first_data_timeout TO_ARRIVE
         puma.persistent_timeout TO_ARRIVE
         puma.app Manners.new(app, log:)
         puma.environment "production"
         puma.log_requests false
       end
+    end
+
+    # What processes do not share: connections, workers, and what each last saw of the database.
+    def several(puma, store, aside)
+      return puma.workers(0) if @processes == 1
+      puma.workers @processes
+      puma.preload_app!
+      puma.before_fork {
+        store.database.disconnect
+        aside.stop
+      }
+      puma.before_worker_boot {
+        @lock.close
+        glance(store)
+      }
+      puma.before_worker_shutdown { aside.stop }
     end
 
     def request_log
@@ -183,6 +218,18 @@ module Server
       TCPServer.open(host, port).close || true
     rescue SystemCallError
       false
+    end
+
+    # Each process knows of itself whether the database answers it.
+    def glance(store)
+      Thread.new do
+        loop do
+          sleep GLANCE
+          App.set :database_there, store.there?
+        rescue Sequel::Error
+          App.set :database_there, false
+        end
+      end
     end
 
     # A database that dies is started again; the store finds it by itself.
@@ -202,20 +249,30 @@ module Server
       end
     end
 
-    # The day's backup, and what is old enough to go.
+    # The day's backups, and what is old enough to go; of several processes, by one.
     def look_after(store)
       Thread.new do
         loop do
-          store.backups.daily
-          warn "The daily backup failed: #{store.backups.failed}." if store.backups.failed
-          store.tidy
-          House::Attempts.new(store.database).tidy
+          if Lease.new(store.database, "looking after").take(LOOKED_AFTER)
+            daily(store) unless @outside
+            store.tidy
+            House::Attempts.new(store.database).tidy
+          end
           sleep HOUR
         rescue => error
           # The next hour may be a better one.
           warn "#{error.class}: #{error.message}"
           sleep HOUR
         end
+      end
+    end
+
+    # One of every workshop; whoever looks after a database elsewhere backs it up there.
+    def daily(store)
+      House::Workshops.new(store.database).all.each do |workshop|
+        backups = store.of(workshop).backups
+        backups.daily
+        warn "The daily backup of workshop #{workshop} failed: #{backups.failed}." if backups.failed
       end
     end
   end

@@ -4,6 +4,7 @@ require "fileutils"
 require "securerandom"
 require "sequel"
 require "socket"
+require_relative "reachable"
 
 module Server
   # A MariaDB of the application's own: one ordinary process on loopback, its data under one
@@ -85,7 +86,7 @@ module Server
       }
       Sequel.default_timezone = :utc
       Sequel.connect(**address_options, database: name, max_connections: connections, pool_timeout: TO_CONNECT,
-        after_connect: ->(connection) { connection.query("SET time_zone = '+00:00'") })
+        after_connect: ->(connection) { connection.query("SET time_zone = '+00:00'") }).extend(Reachable)
     end
 
     def running?

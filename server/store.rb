@@ -8,6 +8,7 @@ require_relative "archive"
 require_relative "backups"
 require_relative "ledger"
 require_relative "own"
+require_relative "reaching"
 require_relative "tidying"
 require_relative "whole"
 
@@ -28,14 +29,8 @@ module Server
       end
     end
 
-    # Raised when the database does not answer.
-    Away = Class.new(Refusal)
-
-    # Raised when somebody else is busy with the same for too long.
-    Waiting = Class.new(Refusal)
-
-    # Raised when the disk of the database is full.
-    Full = Class.new(Refusal)
+    # Raised when the database does not answer, is waited for, or has a full disk.
+    Away, Waiting, Full = Reaching::Away, Reaching::Waiting, Reaching::Full
 
     # Raised when a wreath was cut with others, and only all of them can be taken back.
     Together = Class.new(Refusal)
@@ -45,9 +40,6 @@ module Server
 
     # Raised when a material's id or a form's name is taken.
     Taken = Class.new(Refusal)
-
-    # How the database says that its disk is full.
-    DISK_FULL = /No space left on device|Disk is full|disk full|Errcode: 28|table '[^']*' is full/i
 
     MIGRATIONS = File.join(__dir__, "migrations")
 
@@ -122,24 +114,10 @@ module Server
       Store.new(@database, answers: @answers, backups: @folder, workshop:, most:, ready: true)
     end
 
-    # Runs the block; when the database is gone, lets go of every connection to it, so that the next
-    # call finds it again once it is back.
+    # Runs the block, which asks the database.
+    # @param again [Boolean] whether it changes nothing
     # @raise [Away, Full, Waiting]
-    def reaching
-      yield
-    rescue Sequel::PoolTimeout
-      raise Away
-    rescue Sequel::DatabaseLockTimeout, Sequel::SerializationFailure
-      raise Waiting
-    rescue Sequel::DatabaseError => error
-      raise Full if error.message.match?(DISK_FULL)
-      unless error.is_a?(Sequel::DatabaseConnectionError) || error.is_a?(Sequel::DatabaseDisconnectError) ||
-          error.wrapped_exception.is_a?(Trilogy::ConnectionError)
-        raise
-      end
-      @database.disconnect
-      raise Away
-    end
+    def reaching(again: false, &asked) = Reaching.call(@database, again:, &asked)
 
     # Runs the block once in the life of this workshop, as one change; for the demo.
     def once(name)

@@ -14,9 +14,11 @@ module Server
       # @return [Integer] how often by now
       def increment(name, amount, expires_in: 60)
         till = Sequel.lit("UTC_TIMESTAMP() + INTERVAL ? SECOND", expires_in.to_i)
-        rows.on_duplicate_key_update(number: Sequel[:number] + amount)
-          .insert(name: name[0, 190], number: amount, until: till)
-        rows.where(name: name[0, 190]).get(:number)
+        @database.whole do
+          rows.on_duplicate_key_update(number: Sequel[:number] + amount)
+            .insert(name: name[0, 190], number: amount, until: till)
+          rows.where(name: name[0, 190]).get(:number)
+        end
       end
 
       def read(name) = fresh.where(name: name[0, 190]).get(:number)

@@ -30,6 +30,9 @@ module Server
         @database = database
       end
 
+      # @return [Array<Integer>] the numbers of all of them
+      def all = rows.order(:id).select_map(:id)
+
       # @return [Array<Hash>] `id`, `name` and `role`, the oldest first
       def of(account)
         members.where(account_id: account).join(:workshops, id: :workshop_id).order(:workshop_id)

@@ -9,9 +9,12 @@ module Server
           get("/api/ping") { JSON.generate("ok" => true) }
 
           # Answers whether the database does or not, from what was last seen of it.
+          # Where it does not, a proxy is told to ask another process.
           get("/api/health") {
+            status(settings.database_there ? 200 : 503)
+            failed = settings.store&.backups&.failed unless settings.house
             JSON.generate({"ok" => settings.database_there, "database" => settings.database_there,
-                           "backup_failed" => store&.backups&.failed}.compact)
+                           "backup_failed" => failed}.compact)
           }
 
           get("/api/declarations") { JSON.generate(Lantern.declarations) }

@@ -79,7 +79,7 @@ RSpec.describe Server::Manners, :api, :store do
   end
 
   it "names a full disk, and goes on reading" do
-    full = Class.new { def reaching = raise(Server::Store::Full) }.new
+    full = Class.new { def reaching(**) = raise(Server::Store::Full) }.new
     Server::App.set :store, full
     found = answer("POST", "/api/wreaths", JSON.generate(plan:))
     expect(found.status).to eq 507
@@ -92,7 +92,7 @@ RSpec.describe Server::Manners, :api, :store do
   it "writes nothing to the log of errors for what is refused" do
     errors = StringIO.new
     expect {
-      Server::App.set :store, Class.new { def reaching = raise(Server::Store::Away) }.new
+      Server::App.set :store, Class.new { def reaching(**) = raise(Server::Store::Away) }.new
       expect(answer("GET", "/api/wreaths", nil, "rack.errors": errors).status).to eq 503
       Server::App.set :store, RealStore.store
       answer("POST", "/api/work", JSON.generate(plan("units" => "x")))
