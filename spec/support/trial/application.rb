@@ -45,6 +45,9 @@ module Trial
       reader
     end
 
+    # @return [Array<Integer>] the numbers of its processes
+    def numbers = [@number]
+
     def database = Server::MariaDB.new(File.join(var, "mariadb"))
 
     # Ends the application, its database, or both, at once.

@@ -10,7 +10,11 @@ module Trial
     # Seconds of a first start, roughly.
     LONG = 7.0
 
-    def initialize(random) = @random = random
+    # @yieldparam var [String] a folder of its own
+    # @yieldreturn [Application, Two]
+    def initialize(random, &application)
+      @random, @application = random, application || Application.method(:new)
+    end
 
     # @return [Hash]
     def call(times)
@@ -22,7 +26,7 @@ module Trial
 
     def starts_again?
       var = Dir.mktmpdir("lantern-first")
-      application = Application.new(var)
+      application = @application.call(var)
       said = application.spawn
       sleep(@random.rand(0.0..LONG))
       application.kill([:application, :both].sample(random: @random))
@@ -30,7 +34,7 @@ module Trial
       application.start
       application.ask("get", "/wreaths").last["wreaths"].size >= 6
     rescue Timeout::Error, IOError => error
-      warn "  #{error.class}: #{File.read(File.join(var, "errors"))[0, 400]}"
+      warn "  #{error.class}: #{Dir.glob(File.join(var, "**/errors")).map { File.read(_1)[0, 400] }.join}"
       false
     ensure
       application.stop
