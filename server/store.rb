@@ -29,9 +29,6 @@ module Server
       end
     end
 
-    # Raised when the database does not answer, is waited for, or has a full disk.
-    Away, Waiting, Full = Reaching::Away, Reaching::Waiting, Reaching::Full
-
     # Raised when a wreath was cut with others, and only all of them can be taken back.
     Together = Class.new(Refusal)
 
@@ -116,7 +113,7 @@ module Server
 
     # Runs the block, which asks the database.
     # @param again [Boolean] whether it changes nothing
-    # @raise [Away, Full, Waiting]
+    # @raise [Reaching::Trouble]
     def reaching(again: false, &asked) = Reaching.call(@database, again:, &asked)
 
     # Runs the block once in the life of this workshop, as one change; for the demo.

@@ -40,7 +40,7 @@ module Server
           plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
           plugin :rodauth, json: :only do
             enable :json, :login, :logout, :change_password, :close_account, :create_account, :lockout,
-              :active_sessions, :internal_request
+              :active_sessions, :internal_request, :disallow_common_passwords
             db database
             hmac_secret secret
             # Whoever signs in twice is signed in.
@@ -57,6 +57,8 @@ module Server
             skip_status_checks? true
             password_minimum_length SHORTEST_PASSWORD
             password_maximum_bytes LONGEST_PASSWORD
+            # Source: OWASP ASVS 4.0, 2.1.7 (level 1): none of the ten thousand that are used most.
+            password_is_one_of_the_most_common_message "is one of those that are tried first: choose another"
             require_password_confirmation? false
             require_login_confirmation? false
             max_invalid_logins MOST_WRONG
@@ -117,8 +119,8 @@ module Server
     end
 
     # @param names [Array<String>] of workshops
-    def self.alone(names) = "You are the only maker of #{names.join(", ")}: make somebody else maker there, or delete " \
-      "it first. Your account stays."
+    def self.alone(names) = "You are the only maker of #{names.join(", ")}: make somebody else maker there, or " \
+      "delete it first. Your account stays."
 
     # When a device was last used, to the minute.
     def self.note_use(rodauth)

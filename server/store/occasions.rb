@@ -42,7 +42,8 @@ module Server
       def gather(id, wreath_ids)
         @database.whole do
           locked(id)
-          there = @database[:wreaths].where(Sequel.|({occasion_id: id}, {id: wreath_ids})).order(:id).for_update.select_map(:id)
+          there = @database[:wreaths].where(Sequel.|({occasion_id: id}, {id: wreath_ids})).order(:id).for_update
+            .select_map(:id)
           @database[:wreaths].where(id: there - wreath_ids, occasion_id: id).update(occasion_id: nil)
           @database[:wreaths].where(id: there & wreath_ids, deleted_at: nil).update(occasion_id: id)
         end

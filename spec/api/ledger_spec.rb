@@ -199,7 +199,7 @@ RSpec.describe "The ledger of the stash", :api, :store do
       wreaths.each do |each|
         RealStore.store.reaching { RealStore.store.wreaths.cut(each["id"], each["version"], sheet) }
         first << true
-      rescue Server::Store::Away, Server::Ledger::TooLittle, Sequel::DatabaseError
+      rescue Server::Reaching::Away, Server::Ledger::TooLittle, Sequel::DatabaseError
         first << false
       end
     end

@@ -79,20 +79,20 @@ RSpec.describe Server::Manners, :api, :store do
   end
 
   it "names a full disk, and goes on reading" do
-    full = Class.new { def reaching(**) = raise(Server::Store::Full) }.new
+    full = Class.new { def reaching(**) = raise(Server::Reaching::Full) }.new
     Server::App.set :store, full
     found = answer("POST", "/api/wreaths", JSON.generate(plan:))
     expect(found.status).to eq 507
     expect(JSON.parse(found.body)["problems"][0]["says"]).to include("disk is full")
     Server::App.set :store, RealStore.store
     says = "Trilogy::ProtocolError: 1021: Disk full (/tmp/#sql); waiting for someone to free some space"
-    expect { RealStore.store.reaching { raise Sequel::DatabaseError, says } }.to raise_error(Server::Store::Full)
+    expect { RealStore.store.reaching { raise Sequel::DatabaseError, says } }.to raise_error(Server::Reaching::Full)
   end
 
   it "writes nothing to the log of errors for what is refused" do
     errors = StringIO.new
     expect {
-      Server::App.set :store, Class.new { def reaching(**) = raise(Server::Store::Away) }.new
+      Server::App.set :store, Class.new { def reaching(**) = raise(Server::Reaching::Away) }.new
       expect(answer("GET", "/api/wreaths", nil, "rack.errors": errors).status).to eq 503
       Server::App.set :store, RealStore.store
       answer("POST", "/api/work", JSON.generate(plan("units" => "x")))

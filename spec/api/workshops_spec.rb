@@ -85,7 +85,8 @@ RSpec.describe "A workshop", :api, :store do
     binned = wreath(first, "Gone")
     on(first, :delete, "/wreaths/#{binned["id"]}?version=1")
     {"/wreathsid" => made["id"], "/materialsid" => shown.call("/materials", "materials")[0]["id"],
-     "/occasionsid" => shown.call("/occasions", "occasions")[0]["id"], "/formsid" => shown.call("/forms", "forms")[0]["id"],
+     "/occasionsid" => shown.call("/occasions", "occasions")[0]["id"],
+     "/formsid" => shown.call("/forms", "forms")[0]["id"],
      "/binid" => binned["id"], "/makesid" => shown.call("/notebook", "makes")[0]["id"], "/picturespicture" => picture,
      "/actionsid" => RealStore.own[:actions].max(:id), "/backupsname" => on(first, :post, "/backups", {})["name"],
      "device" => "0" * 16, "token" => "t" * 40}.transform_values(&:to_s)

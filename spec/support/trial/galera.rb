@@ -131,7 +131,8 @@ module Trial
        "innodb-autoinc-lock-mode" => 2, "wsrep-on" => "ON", "wsrep-provider" => PROVIDER,
        "wsrep-cluster-name" => "lantern-trial", "wsrep-node-address" => "127.0.0.1:#{node.talk}",
        "wsrep-provider-options" => provider, "wsrep-sst-method" => "mariabackup",
-       "wsrep-cluster-address" => "gcomm://#{@nodes.map { "127.0.0.1:#{_1.talk}" }.join(",")}", "log-error" => "#{node.folder}/log.err"}
+       "wsrep-cluster-address" => "gcomm://#{@nodes.map { "127.0.0.1:#{_1.talk}" }.join(",")}",
+       "log-error" => "#{node.folder}/log.err"}
         .map { |name, value| "--#{name}=#{value}" }
     end
 
