@@ -4,6 +4,7 @@ require "fileutils"
 require "tmpdir"
 require_relative "../support/browser"
 require_relative "../support/keys"
+require_relative "../support/line"
 require_relative "../support/trial/application"
 
 # The server is away: what was opened lately opens, the bench counts, and what was counted arrives once.
@@ -73,6 +74,77 @@ RSpec.describe "Without a server", :browser do
       # One before, two here, three there.
       expect(page).to have_css("[data-count]", text: /\A6\z/, wait: 20)
       expect(application.ask("get", "/wreaths/#{id}/bench").last["counts"]).to eq("base.coil" => 6)
+    end
+  end
+
+  describe "in a house" do
+    let(:application) { Trial::Application.new(Dir.mktmpdir("lantern-away"), "--house") }
+
+    def pairing_link
+      fill_in "Name", with: "Wick"
+      fill_in "Password", with: "nine lanterns hung"
+      click_on "Make it and go in"
+      expect(page).to have_css("h1", text: "Wreaths")
+      visit "/settings"
+      click_on "Pair a device"
+      URI(find("dialog a")[:href]).path.tap { click_on "Close" }
+    end
+
+    def away(count)
+      expect(page).to have_css("[data-kept]", text: "the server is away")
+      expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
+    end
+
+    def arrived(count)
+      expect(page).to have_css("[data-kept]", text: "Saved", wait: 20)
+      expect(page).to have_css("[data-count]", text: /\A#{count}\z/, wait: 20)
+    end
+
+    it "counts on a phone that was paired, with its network cut and with the server killed, and both are right" do
+      Capybara.app_host = application.start.address.to_s
+      line = Line.new(application.address)
+      visit "/"
+      link = pairing_link
+      visit "/"
+      first("h2 a", text: "Door 7, rope ring").click
+      bench = "/wreaths/#{page.current_path[%r{/wreaths/(\d+)}, 1]}/bench"
+      visit bench
+      find("nav[aria-label=Steps] button", text: "Coil the cord", wait: 30).click
+      press(:space)
+      arrived(1)
+      on_another_device do
+        keep_window(390, 800) do
+          # By another way than the machine's own browser; away from it that needs TLS.
+          visit "#{line}#{link}"
+          click_on "Pair it"
+          expect(page).to have_css("h2", text: "Door 7, rope ring")
+          visit "#{line}#{bench}"
+          arrived(1)
+          kept_on_this_device
+          line.cut
+          2.times { click_on "One more" }
+          away(3)
+          page.refresh
+          away(3)
+          Capybara.using_session(:default) do
+            press(:space)
+            arrived(2)
+          end
+          line.mend
+          arrived(4)
+          Capybara.using_session(:default) { arrived(4) }
+          application.kill(:application)
+          click_on "One more"
+          away(5)
+          Capybara.using_session(:default) do
+            press(:space)
+            away(5)
+          end
+          application.start
+          arrived(6)
+          Capybara.using_session(:default) { arrived(6) }
+        end
+      end
     end
   end
 
