@@ -27,6 +27,21 @@ RSpec.describe "Without a server", :browser do
     end
   end
 
+  # The sheets beside the work are kept a moment after it was opened.
+  def sheets_kept(id)
+    page.document.synchronize(40) do
+      kept = page.evaluate_async_script("caches.open('sheets').then((c) => c.keys()).then((k) => arguments[0](k.length))")
+      raise Capybara::ElementNotFound, "#{kept} sheets of wreath #{id} are kept" if kept < 2
+    end
+  end
+
+  def sheet(id, name)
+    page.evaluate_async_script(<<~JS, "/api/wreaths/#{id}/#{name}")
+      const [path, done] = arguments
+      fetch(path).then((r) => r.blob()).then((b) => b.text()).then((text) => done(text.slice(0, 5)), String)
+    JS
+  end
+
   def on_another_device
     Capybara.using_session(:other) do
       yield
@@ -46,6 +61,9 @@ RSpec.describe "Without a server", :browser do
     press(:space)
     expect(page).to have_css("[data-kept]", text: "Saved")
     kept_on_this_device
+    # From now on the worker is between this page and the server.
+    page.refresh
+    sheets_kept(id)
     on_another_device do
       visit "/wreaths/#{id}/bench"
       expect(page).to have_css("[data-count]", text: /\A1\z/)
@@ -58,6 +76,7 @@ RSpec.describe "Without a server", :browser do
         expect(page).to have_css("[data-kept]", text: "the server is away")
         3.times { press(:space) }
         expect(page).to have_css("[data-count]", text: /\A4\z/)
+        expect(%w[cut-sheet.pdf pattern-card.pdf].map { sheet(id, _1) }).to eq %w[%PDF- %PDF-]
         visit "/wreaths/#{id}/cut"
         expect(page).to have_css("h3", text: "Tarred hemp cord")
         expect(page).to have_css("li", text: /fillers/)

@@ -4,6 +4,7 @@ import { Link, useParams } from "react-router"
 import { isMissing, type Problem } from "../keep/client"
 import { keys } from "../keep/keys"
 import { askForWreath, useWork } from "../keep/queries"
+import { useSheetsKept } from "../keep/useSheetsKept"
 import { AtTheBench } from "./AtTheBench"
 
 /** A wreath at the bench: one step at a time, one big counter, nothing lost. */
@@ -22,6 +23,7 @@ function OneBench({ id }: { id: number }) {
     queryFn: () => askForWreath(id),
   })
   const work = useWork(wreath?.plan, id).data
+  useSheetsKept(id)
   useEffect(() => {
     document.title = `Bench: ${wreath?.name ?? "wreath"} · Crisp Lantern`
   }, [wreath?.name])

@@ -4,6 +4,7 @@ import { Fold } from "../pieces/Fold"
 import { FieldControl } from "../pieces/FieldControl"
 import { ForMakers } from "../pieces/ForMakers"
 import { useIsMaker } from "../keep/queries"
+import { useSheetsKept } from "../keep/useSheetsKept"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 
@@ -21,6 +22,7 @@ export function CutStage({
   id,
 }: StageProps) {
   const maker = useIsMaker()
+  useSheetsKept(id)
   if (!worked) return null
   const done = worked.cut_sheet.filter((bar) => bench.ticks.includes(bar.id)).length
   const groups = worked.materials
