@@ -1,14 +1,19 @@
 # frozen_string_literal: true
 
+require_relative "house/workshops"
 require_relative "mariadb"
+require_relative "outside_database"
 require_relative "store"
 
 module Server
-  # Everything that is kept, to a file and back, from the command line: whether the application runs or not.
+  # Everything that is kept of a workshop, to a file and back, from the command line: whether the application runs or
+  # not.
   class Keeping
     # @param var [String] where the data live
-    def initialize(var)
-      @var = File.expand_path(var)
+    # @param outside [String, nil] the address of another database than the private one
+    # @param workshop [Integer]
+    def initialize(var, outside: nil, workshop: Own::FIRST)
+      @var, @outside, @workshop = File.expand_path(var), outside, workshop
     end
 
     # @return [Integer] an exit status; a sentence is printed either way
@@ -22,6 +27,7 @@ module Server
           end
         end
         puts "Everything is in #{path}."
+        puts @others if @others
       end
     end
 
@@ -55,10 +61,16 @@ module Server
 
     # The application's own database, started for as long as it is needed when it does not run.
     def reaching
-      database = MariaDB.new(File.join(@var, "mariadb"))
-      ran = database.running?
+      database = @outside ? OutsideDatabase.new(@outside) : MariaDB.new(File.join(@var, "mariadb"))
+      ran = @outside || database.running?
       database.start
-      yield Store.new(database.connect("lantern"), backups: File.join(@var, "backups"))
+      store = Store.new(database.connect("lantern"), backups: File.join(@var, "backups"))
+      there = House::Workshops.new(store.database).all
+      unless there.include?(@workshop)
+        raise Lantern::Plan::Refused.at("", "There is no workshop #{@workshop}; there are #{there.join(", ")}.")
+      end
+      @others = "It is workshop #{@workshop}, one of #{there.size}: say another's number after the file." if there[1]
+      yield store.of(@workshop)
     ensure
       database.stop if database && !ran
     end

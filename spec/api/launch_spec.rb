@@ -98,6 +98,14 @@ RSpec.describe "The application as a process" do
     expect(run.call("restore", file)[1]).to be_success
     said, status = run.call("restore", __FILE__)
     expect([said, status.exitstatus]).to match [/no archive/, 2]
+    # Into another workshop, with the first as it was.
+    said, status = run.call("restore", file, "7")
+    expect([said, status.exitstatus]).to match [/There is no workshop 7; there are 1/, 2]
+    database = application.database.start
+    database.connect("lantern").tap { _1[:workshops].insert(id: 7, name: "Guild table") }.disconnect
+    expect(run.call("restore", file, "7")[0]).to match(/\ARestored: 27 wreaths/)
+    expect(run.call("backup", file)[0]).to match(/It is workshop 1, one of 2/)
+    database.stop
   end
 
   it "takes a folder that was copied for its own, and leaves the original's database alone" do
