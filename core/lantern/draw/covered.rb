@@ -71,17 +71,15 @@ module Lantern
 
       def whole
         @whole ||= @layer.closes.map { |area|
-          Rows.of_outlines(area.filled, grid).less(Rows.of_outlines(area.open, grid))
+          Rows.of_outlines(area.filled, step).less(Rows.of_outlines(area.open, step))
         }.reduce(:and)
       end
 
-      def bare = @bare ||= whole.less(Rows.of_patches(@layer.lies.flat_map { _1.covers(:front) }, grid))
+      def bare = @bare ||= whole.less(Rows.of_patches(@layer.lies.flat_map { _1.covers(:front) }, step))
 
       def step
         @step ||= [@layer.lies.map(&:width).min.to_f / STEPS, height / MOST_ROWS].max
       end
-
-      def grid = @grid ||= Rows::Grid.over(box, step)
 
       def height = box[3] - box[1]
 

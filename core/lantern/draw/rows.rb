@@ -2,62 +2,78 @@
 
 module Lantern
   module Draw
-    # Areas on a grid of square cells, a whole number for every row: a bit is set where a cell's middle lies within.
+    # Areas on level lines, so many to the inch: on every line, from where to where each reaches. Across the lines they
+    # are as exact as what they are made from.
     class Rows
-      # A grid: how large a cell is, where its first column begins, and how many columns it has.
-      Grid = Value.define(:step, :left, :columns) do
-        # @param box [Array<Float>] left, top, right and bottom of what is looked at
-        def self.over(box, step) = new(step:, left: box[0], columns: ((box[2] - box[0]) / step).ceil)
-      end
-
-      # @return [Hash{Integer=>Integer}] the bits of every row that has any
-      attr_reader :bits
-      attr_reader :grid
+      # @return [Hash{Integer=>Array<(Float, Float)>}] the stretches of every line that has any, from left to right,
+      #   none touching the next
+      attr_reader :stretches
+      # @return [Float] from one line to the next, inches
+      attr_reader :step
 
       class << self
         # What strips, coils and panels lie over.
         # @param patches [Array<Place::Stroke, Place::Polygon>]
-        def of_patches(patches, grid)
-          bits = Hash.new(0)
-          step, left, columns = grid.step, grid.left, grid.columns
+        # @param step [Float] inches
+        def of_patches(patches, step)
+          found = {}
           patches.each do |patch|
-            patch.rows(step) do |row, from, to|
-              first, past = ((from - left) / step - 0.5).ceil, ((to - left) / step - 0.5).ceil
-              first = 0 if first < 0
-              past = columns if past > columns
-              bits[row] |= ((1 << (past - first)) - 1) << first if past > first
-            end
+            patch.rows(step) { |row, from, to| (found[row] ||= []) << [from, to] }
           end
-          new(bits, grid)
+          found.each { |row, stretches| found[row] = joined(stretches) }
+          new(found, step)
         end
 
         # What lies within outlines.
         # @param outlines [Array<Array<(Float, Float)>>]
-        def of_outlines(outlines, grid) = of_patches(outlines.map { Place::Polygon.new(corners: _1) }, grid)
+        # @param step [Float] inches
+        def of_outlines(outlines, step) = of_patches(outlines.map { Place::Polygon.new(corners: _1) }, step)
+
+        # Stretches of one line in any order, as those that none touches.
+        # @param stretches [Array<(Float, Float)>]
+        # @return [Array<(Float, Float)>]
+        def joined(stretches)
+          return stretches if stretches.size < 2
+          from = to = nil
+          found = []
+          stretches.sort_by(&:first).each do |left, right|
+            if to && left <= to
+              to = right if right > to
+            else
+              found << [from, to] if to
+              from, to = left, right
+            end
+          end
+          found << [from, to]
+        end
       end
 
-      def initialize(bits, grid)
-        @bits, @grid = bits, grid
+      def initialize(stretches, step)
+        @stretches, @step = stretches, step
       end
 
       # @return [Float] square inches
-      def area = bits.each_value.sum { _1.to_s(2).count("1") } * grid.step**2
+      def area = stretches.each_value.sum { |line| line.sum { |from, to| to - from } } * step
 
       # Both together.
-      # @param other [Rows] on the same grid
+      # @param other [Rows] on the same lines
       # @return [Rows]
-      def and(other) = Rows.new(bits.merge(other.bits) { |_, own, more| own | more }, grid)
+      def and(other)
+        Rows.new(stretches.merge(other.stretches) { |_, own, more| Rows.joined(own + more) }, step)
+      end
 
       # What of it another leaves bare.
-      # @param other [Rows] on the same grid
+      # @param other [Rows] on the same lines
       # @return [Rows]
-      def less(other) = Rows.new(bits.to_h { |row, own| [row, own & ~other.bits.fetch(row, 0)] }, grid)
+      def less(other)
+        Rows.new(stretches.to_h { |row, own| [row, uncovered(own, other.stretches.fetch(row, []))] }, step)
+      end
 
-      # Stretches that touch from row to row, together.
+      # Stretches that touch from line to line, together.
       # @param least [Float] what is shorter is left out
-      # @return [Array<Array<(Float, Float, Float)>>] each a row's level, from and to
+      # @return [Array<Array<(Float, Float, Float)>>] each a line's level, from and to
       def places(least)
-        all = stretches([(least / grid.step).floor, 1].max)
+        all = longer([least, step].max)
         belongs = all.each_index.to_a
         root = ->(i) { (belongs[i] == i) ? i : belongs[i] = root.call(belongs[i]) }
         below = 0
@@ -68,47 +84,37 @@ module Lantern
             belongs[root.call(j)] = root.call(i)
           end
         end
-        all.each_index.group_by { root.call(_1) }.map { |_, members| members.map { placed(all[_1]) } }
+        all.each_index.group_by { root.call(_1) }
+          .map { |_, members| members.map { |i| all[i].then { |row, from, to| [row * step, from, to] } } }
       end
 
       private
 
-      # Every run of set bits of at least so many, row by row, from left to right.
-      # @return [Array<(Integer, Integer, Integer)>] a row, its first column and the one past the last
-      def stretches(least)
-        bits.sort.flat_map do |row, own|
-          long = longest(own, least)
-          found = []
-          until long.zero?
-            first = (long & -long).bit_length - 1
-            rest = long >> first
-            count = (~rest & (rest + 1)).bit_length - 1
-            found << [row, first, first + count]
-            long = (rest >> count) << (first + count)
+      # @return [Array<(Float, Float)>] what is left of some stretches of a line
+      def uncovered(own, others)
+        return own if others.empty?
+        found, i = [], 0
+        own.each do |from, to|
+          i += 1 while i < others.size && others[i][1] <= from
+          j = i
+          while j < others.size && others[j][0] < to
+            left, right = others[j]
+            found << [from, left] if left > from
+            from = right
+            j += 1
           end
-          found
+          found << [from, to] if from < to
         end
+        found
       end
 
-      # What is left of the bits when runs of fewer than so many are taken out.
-      def longest(own, least)
-        kept, have = own, 1
-        while have < least && kept.positive?
-          by = [have, least - have].min
-          kept &= kept >> by
-          have += by
+      # Line by line, from left to right.
+      # @return [Array<(Integer, Float, Float)>] a line's number, from and to
+      def longer(least)
+        stretches.sort.flat_map do |row, line|
+          line.filter_map { |from, to| [row, from, to] if to - from >= least }
         end
-        spread = 1
-        while spread < least && kept.positive?
-          by = [spread, least - spread].min
-          kept |= kept << by
-          spread += by
-        end
-        kept
       end
-
-      def placed((row, first, past)) =
-        [row * grid.step, grid.left + first * grid.step, grid.left + past * grid.step]
     end
   end
 end

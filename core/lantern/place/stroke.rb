@@ -25,7 +25,17 @@ module Lantern
         square, aside, up = half**2, dy * half, dx * half
         slope = (dy > 1e-9) ? dx / dy : nil
         row, last = ((ay - half) / step).ceil, ((by + half) / step).floor
+        # Between its round ends it is as wide on every line.
+        straight, bent = ((ay + half) / step).ceil, ((by - half) / step).floor
         while row <= last
+          if slope && row == straight && row <= bent
+            x, wide, along = ax - aside + (row * step - ay - up) * slope, 2 * half / dy, step * slope
+            while row <= bent
+              yield row, x, x + wide
+              x += along
+              row += 1
+            end
+          end
           y = row * step
           left, right = Float::INFINITY, -Float::INFINITY
           # Its round ends,
