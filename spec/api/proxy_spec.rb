@@ -32,11 +32,13 @@ RSpec.describe "The proxy's example configuration" do
     File.write(File.join(folder, "certificate.pem"), certificate.to_pem)
   end
 
-  def begin_proxy(to)
+  # @param also [Integer, nil] the port of another machine
+  def begin_proxy(to, also: nil)
     write_certificate
     configuration = File.read(File.expand_path("../../deploy/nginx.conf", __dir__))
       .sub("/run/crisp-lantern-proxy.pid", File.join(folder, "pid")).sub("listen 443", "listen 127.0.0.1:#{port}")
       .gsub("/etc/crisp-lantern", folder).sub("server 127.0.0.1:9292", "server 127.0.0.1:#{to}")
+    configuration = configuration.sub("# server 127.0.0.1:9293", "server 127.0.0.1:#{also}") if also
     path = File.join(folder, "nginx.conf").tap { File.write(_1, configuration) }
     @proxy = Process.spawn("nginx", "-p", folder, "-e", File.join(folder, "errors"), "-c", path, "-g", "daemon off;")
     Timeout.timeout(10) { sleep(0.05) until File.exist?(File.join(folder, "pid")) }
@@ -65,5 +67,13 @@ RSpec.describe "The proxy's example configuration" do
     expect(JSON.parse(ask("GET", "/wreaths", cookie: cookie[/\A[^;]+/]).body)["wreaths"].size).to eq 27
     link = JSON.parse(ask("POST", "/account/pairings", {}, cookie: cookie[/\A[^;]+/]).body)["link"]
     expect(link).to start_with "https://lantern.home"
+  end
+
+  it "asks another machine when one is gone" do
+    gone = TCPServer.open("127.0.0.1", 0) { _1.addr[1] }
+    begin_proxy(gone, also: application.start.address.port)
+    expect(Array.new(8) { ask("GET", "/health").code }).to eq ["200"] * 8
+    application.close
+    expect(ask("GET", "/health").code).to eq "502"
   end
 end

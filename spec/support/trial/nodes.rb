@@ -9,6 +9,8 @@ module Trial
   # is killed and brought back, again and again. What was acknowledged is there afterwards, once, on every node.
   class Nodes
     WRITERS = 8
+    # Seconds in which nothing is killed, at first.
+    CALM = 10.0
 
     def initialize(folder, random)
       @random = random
@@ -26,10 +28,12 @@ module Trial
       @wreath = both[0].ask("get", "/wreaths").last["wreaths"][0]["id"]
       @rope = both[0].ask("get", "/materials").last["materials"].find { _1["material"]["id"] == "rope" }["id"]
       writers = Array.new(WRITERS) { |number| Thread.new { write(both, number) } }
+      calm = in_a_second
       back = (0...rounds * Galera::NODES).map { |turn| kill(turn % Galera::NODES) }
       @running = false
       writers.each(&:join)
-      found.merge("nodes killed" => back.size, "seconds to come back, the longest" => back.max.round(1))
+      found.merge("nodes killed" => back.size, "seconds to come back, the longest" => back.max.round(1),
+        "changes in a second before" => calm.round)
     ensure
       both&.each(&:close)
       @galera.stop
@@ -43,6 +47,13 @@ module Trial
         Application.new(File.join(@folder, "application-#{i}"),
           env: {"DATABASE_URL" => @galera.url, "WEB_CONCURRENCY" => "1"})
       }.each { |each| Thread.new { each.start }.join }
+    end
+
+    def in_a_second
+      sleep 2
+      before = @counted.size + @moved.size
+      sleep CALM
+      (@counted.size + @moved.size - before) / CALM
     end
 
     def kill(index)
