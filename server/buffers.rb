@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "puma"
-require "puma/client"
+require "puma/server"
 
 module Server
   # Puma (8.0) keeps a buffer for answers with every connection, and a thread that is done with one empties it once

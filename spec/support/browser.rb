@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "capybara/rspec"
+require_relative "../../server/buffers"
 require_relative "chromium"
 require_relative "server"
 
