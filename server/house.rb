@@ -3,6 +3,7 @@
 require "rack/attack"
 require "rack/session"
 require "securerandom"
+require_relative "contract"
 require_relative "house/attempts"
 require_relative "house/gate"
 require_relative "house/pairings"
@@ -20,7 +21,6 @@ module Server
     COMING_IN = %r{\A/api/(?:account/(?:sign-in|first|pairings/)|invitations/)}
     # So many changes of one account in so many seconds: more than two hands make on several devices.
     CHANGES = {limit: 1_200, period: 60}.freeze
-    HEAVY_PATHS = %r{\A/api/(?:coverings|backwards|bare|advice|photo/sizes|pictures|occasions/work)}
     LOOPBACK = %w[127.0.0.1 ::1 ::ffff:127.0.0.1].freeze
 
     class << self
@@ -32,7 +32,8 @@ module Server
       def around(database, secret)
         app = yield(behind_a_door)
         database.extension(:date_arithmetic)
-        limit(database)
+        contract = Contract.new(App::CONTRACT)
+        limit(database, contract)
         session = {key: COOKIE, secrets: [secret], same_site: :lax, httponly: true, expire_after: STAYS, path: "/"}
         sign_in = SignIn.on(database, secret)
         Rack::Builder.app do
@@ -41,7 +42,7 @@ module Server
           use Rack::Session::Cookie, **session
           use Rack::Attack
           use sign_in
-          use Gate, database, App::CONTRACT
+          use Gate, database, contract
           run app
         end
       end
@@ -75,13 +76,13 @@ module Server
         end
       end
 
-      def limit(database)
+      def limit(database, contract)
         Rack::Attack.cache.store = Attempts.new(database)
         Rack::Attack.throttle("to come in, by address", **TRIES) { |request|
           address(request.env) if request.post? && request.path.match?(COMING_IN)
         }
         Rack::Attack.throttle("heavy questions, by account", **HEAVY) { |request|
-          request.env["rack.session"]["account_id"] if request.path.match?(HEAVY_PATHS)
+          request.env["rack.session"]["account_id"] if contract.heavy?(request.request_method, request.path)
         }
         Rack::Attack.throttle("changes, by account", **CHANGES) { |request|
           request.env["rack.session"]["account_id"] unless request.get? || request.head?

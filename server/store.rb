@@ -57,7 +57,8 @@ module Server
     # A file for every workshop, as it was before its tables change. Of so many that they are a guild's, the database
     # has backups of its own.
     def self.keep_before_upgrade(database, backups)
-      unless database.table_exists?(:workshops)
+      # An upgrade to workshops that was cut short has them in some tables only, and is not done.
+      if database[:schema_info].get(:version).to_i < WORKSHOPS
         return Backups.new(backups, Archive.new(database, nil)).make("before-upgrade") if database[:wreaths].any?
         return
       end
@@ -68,6 +69,9 @@ module Server
       end
     end
     private_class_method :keep_before_upgrade
+
+    # Since this version of the tables there are workshops.
+    WORKSHOPS = 16
 
     # So many workshops are a guild, whose backups are those of its database.
     GUILD = 200

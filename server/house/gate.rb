@@ -1,55 +1,34 @@
 # frozen_string_literal: true
 
 require "json"
-require "yaml"
+require_relative "../contract"
 require_relative "workshops"
 
 module Server
   module House
-    # Who may ask what: the contract says it of every route, as `x-who`. Anybody (`stranger`), who has signed in
-    # (`account`), who is in a workshop at all (`helper`); and whatever says nothing of it, a maker of the workshop.
-    #
-    # Behind it, `lantern.workshop` is the workshop that is asked, and `lantern.role` what who asks is in it.
+    # Who may ask what is said by the contract. Behind the gate, `lantern.workshop` is the workshop that is asked, and
+    # `lantern.role` what who asks is in it.
     class Gate
-      STRANGER, ACCOUNT, HELPER, MAKER = %w[stranger account helper maker].freeze
       HERE = "workshop_id"
       # Which workshop a screen believes to be in.
       BELIEVED = "HTTP_LANTERN_WORKSHOP"
 
-      Route = Struct.new(:verb, :path, :who)
-      private_constant :Route
-
       # @param database [Sequel::Database]
-      # @param contract [String] the path of the contract
+      # @param contract [Contract]
       def initialize(app, database, contract)
-        @app, @workshops = app, Workshops.new(database)
-        @routes = YAML.load_file(contract)["paths"].flat_map { |path, verbs| routes(path, verbs) }
+        @app, @workshops, @contract = app, Workshops.new(database), contract
       end
 
       def call(env)
         path = env["PATH_INFO"].to_s
         return @app.call(env) unless path.start_with?("/api/")
-        account, who = env["lantern.account"], who(env["REQUEST_METHOD"], path)
-        return refuse(401, "Sign in first. What is on this screen is kept.") unless account || who == STRANGER
+        account, who = env["lantern.account"], @contract.who(env["REQUEST_METHOD"], path)
+        return refuse(401, "Sign in first. What is on this screen is kept.") unless account || who == Contract::STRANGER
         enter(env, account) if account
         refusal(env, who) || @app.call(env)
       end
 
       private
-
-      def routes(path, verbs)
-        pattern = /\A\/api#{Regexp.escape(path).gsub(/\\\{\w+\\\}/, "[^/]+")}\z/
-        verbs.filter_map { |verb, about|
-          Route.new(verb.upcase, pattern, about["x-who"] || MAKER) unless verb == "parameters"
-        }
-      end
-
-      # The strictest of what fits, so that no address is open by being two things.
-      def who(verb, path)
-        verb = "GET" if verb == "HEAD"
-        fitting = @routes.select { _1.verb == verb && path.match?(_1.path) }.map(&:who)
-        [MAKER, HELPER, ACCOUNT, STRANGER].find { fitting.include?(_1) } || MAKER
-      end
 
       # Into the workshop that the device chose, or into the first that who asks is in.
       def enter(env, account)
@@ -61,12 +40,12 @@ module Server
       end
 
       def refusal(env, who)
-        return if [STRANGER, ACCOUNT].include?(who)
+        return if [Contract::STRANGER, Contract::ACCOUNT].include?(who)
         workshop, role = env.values_at("lantern.workshop", "lantern.role")
         return refuse(403, "You are in no workshop any more: make one of your own, or ask for a link.") unless workshop
         believed = env[BELIEVED]
         return moved(workshop) if believed && believed != workshop.to_s
-        return if who == HELPER || role == MAKER
+        return if who == Contract::HELPER || role == Workshops::MAKER
         refuse(403, "A helper counts at the bench and ticks cuts; this is for a maker of the workshop. " \
           "Nothing was changed.")
       end

@@ -191,6 +191,26 @@ RSpec.describe "The door", :api, :store do
     on(device(from: "192.168.1.99"), :post, "/account/sign-in", {login: "Wick", password:})
   end
 
+  it "lets one account ask what is heavy only so often, on all its devices, and another one as before" do
+    first, phone = maker, device
+    on(phone, :post, "/account/sign-in", {login: "Wick", password:})
+    most = Server::House::HEAVY[:limit]
+    codes = Array.new(most + 4) { |i|
+      each = i.even? ? first : phone
+      on(each, :post, "/coverings", {})
+      code(each)
+    }
+    expect(codes.first(most)).not_to include 429
+    expect(codes.last(2)).to eq [429, 429]
+    # What is not heavy is answered as ever.
+    expect(on(first, :get, "/wreaths")).to include "wreaths"
+    token = on(first, :post, "/workshop/invitations", {role: "helper"})["link"].split("/").last
+    other = device
+    on(other, :post, "/invitations/#{token}", {login: "Linnet", password:})
+    on(other, :post, "/coverings", {})
+    expect(code(other)).not_to eq 429
+  end
+
   it "puts nobody's password into the file of everything, and is as it was when one is put back" do
     first = maker
     first.get "/api/archive.jsonl"
