@@ -20,7 +20,10 @@ module Server
 
     # The strictest of what fits, so that no address is open by being two things; what is not there is a maker's.
     # @return [String]
-    def who(verb, path) = fitting(verb, path).map(&:who).then { |all| STRICTEST_FIRST.find { all.include?(_1) } || MAKER }
+    def who(verb, path)
+      all = fitting(verb, path).map(&:who)
+      STRICTEST_FIRST.find { all.include?(_1) } || MAKER
+    end
 
     # @return [Boolean] whether answering takes long
     def heavy?(verb, path) = fitting(verb, path).any?(&:heavy)

@@ -5,8 +5,8 @@ require "timeout"
 require_relative "../support/api"
 require_relative "../../server/buffers"
 
-# Holds a thread that is done for a moment where it would empty the buffer, and one that answers where it has just written
-# the head; as a machine that is busy does now and then.
+# Holds a thread that is done for a moment where it would empty the buffer, and one that answers where it has just
+# written the head; as a machine that is busy does now and then.
 module Late
   class << self
     attr_accessor :on

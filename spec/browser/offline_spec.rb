@@ -30,7 +30,10 @@ RSpec.describe "Without a server", :browser do
   # The sheets beside the work are kept a moment after it was opened.
   def sheets_kept(id)
     page.document.synchronize(40) do
-      kept = page.evaluate_async_script("caches.open('sheets').then((c) => c.keys()).then((k) => arguments[0](k.length))")
+      kept = page.evaluate_async_script(<<~JS)
+        const [done] = arguments
+        caches.open("sheets").then((sheets) => sheets.keys()).then((names) => done(names.length))
+      JS
       raise Capybara::ElementNotFound, "#{kept} sheets of wreath #{id} are kept" if kept < 2
     end
   end
