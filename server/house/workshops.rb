@@ -118,12 +118,15 @@ module Server
         end
       end
 
-      # The workshops that would be left with nobody who may change them.
+      # The workshops that would be left with nobody who may change them. The first is for whoever makes the next first
+      # account, when nobody else has one.
       # @return [Array<String>] their names
       def left_alone_by(account)
-        mine = members.where(account_id: account, role: MAKER).exclude(workshop_id: Own::FIRST).select(:workshop_id)
+        mine = members.where(account_id: account, role: MAKER).select(:workshop_id)
         others = members.where(role: MAKER).exclude(account_id: account).select(:workshop_id)
-        rows.where(id: mine).exclude(id: others).order(:id).select_map(:name)
+        alone = rows.where(id: mine).exclude(id: others)
+        alone = alone.exclude(id: Own::FIRST) if @database[:accounts].exclude(id: account).empty?
+        alone.order(:id).select_map(:name)
       end
 
       # Deletes a workshop and everything in it, for good. The first stays, with nothing in it.

@@ -230,6 +230,14 @@ RSpec.describe "A workshop", :api, :store do
     says = on(other, :post, "/account/close", {password:})["problems"][0]["says"]
     expect([code(other), says]).to match [422, /only maker of Workshop of Teasel/]
     expect(on(other, :get, "/account")["login"]).to eq "Teasel"
+    # The first workshop too, as long as anybody else has an account.
+    on(first, :post, "/account/close", {password:})
+    expect(code(first)).to eq 422
+    on(other, :post, "/workshop/delete", {name: "Workshop of Teasel", password:})
+    on(other, :post, "/account/close", {password:})
+    expect(code(other)).to eq 200
+    on(first, :post, "/account/close", {password:})
+    expect([code(first), RealStore.database[:accounts].count]).to eq [200, 0]
   end
 
   it "lets in by a link once and for a week, who has an account already too, and is kept as a digest" do
