@@ -3,7 +3,7 @@ import { useEffect, useState, type ReactNode } from "react"
 import { useLocation, useNavigate } from "react-router"
 import { answered, api, Refusal, type Account, type Problem } from "../keep/client"
 import { useAccount } from "../keep/queries"
-import { goneTo, workshopHere } from "../keep/workshop"
+import { FIRST, goneTo, workshopHere } from "../keep/workshop"
 import { arrive } from "./arrive"
 import { Credentials } from "./Credentials"
 import { Join } from "./Join"
@@ -43,13 +43,14 @@ export function Door({ children }: { children: ReactNode }) {
 
 /** What this device keeps is of the workshop that it is in; of another, or of somebody else's, nothing is shown. */
 function useWorkshopOf(account: Account | undefined) {
-  const workshop = account?.workshop?.id
+  // Where nobody signs in there is the first alone.
+  const workshop = account?.house === false ? FIRST : account?.workshop?.id
   useEffect(() => {
     if (workshop === undefined) return
     const elsewhere = workshop !== workshopHere()
-    goneTo(workshop)
+    if (elsewhere || account?.house) goneTo(workshop)
     if (elsewhere) void arrive()
-  }, [workshop])
+  }, [workshop, account?.house])
 }
 
 function Outside({ children }: { children: ReactNode }) {

@@ -4,7 +4,8 @@
  */
 
 const NAME = "lantern.workshop"
-const FIRST = 1
+/** The workshop that is there from the beginning. */
+export const FIRST = 1
 /** How the server is told, and tells. */
 const HEADER = "lantern-workshop"
 /** What happens on a screen whose device has gone elsewhere. */
