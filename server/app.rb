@@ -193,14 +193,15 @@ module Server
 
     def id = params["id"].to_i
 
+    # @param keeper [Store] of the workshop that the request is to
     # @return [(Integer, String)] a status and a body
-    def once(code)
+    def once(code, keeper = store)
       name = request.env["HTTP_IDEMPOTENCY_KEY"].to_s
       return [code, yield] if name.empty?
       unless name.match?(NAME)
         raise Lantern::Plan::Refused.at("", "An Idempotency-Key is 8 to 80 letters, digits and hyphens.")
       end
-      store.once_for(name, request.path_info) { [code, yield] }
+      keeper.once_for(name, request.path_info) { [code, yield] }
     end
 
     def problem(at, says) = {"at" => at, "says" => says}

@@ -84,7 +84,8 @@ module Server
         @keepable.call(ids)
         action
       end
-    rescue Sequel::UniqueConstraintViolation
+    rescue Sequel::UniqueConstraintViolation => error
+      raise unless error.message.include?("undoes")
       raise Undone
     rescue Sequel::CheckConstraintViolation
       raise TooLittle
@@ -148,8 +149,9 @@ module Server
       sums.each do |lot, change|
         if change.negative?
           raise TooLittle if @database[:lots].where(lot).update(count: Sequel[:count] + change).zero?
-        elsif change.positive?
-          @database[:lots].on_duplicate_key_update(count: Sequel[:count] + change).insert(**lot, count: change)
+        elsif change.positive? && @database[:lots].where(lot).update(count: Sequel[:count] + change).zero?
+          # Never over another lot that happens to have the same number.
+          @database[:lots].insert(**lot, count: change)
         end
       end
     end

@@ -9,6 +9,7 @@ module Server
     TRIES = 12
     # How often a change is begun anew whose database has gone; a cluster has another node.
     TRIES_ELSEWHERE = 3
+    NUMBER_TAKEN = /for key '(?:\w+\.)?PRIMARY'/
 
     def whole(&)
       return transaction(&) if in_transaction?
@@ -20,6 +21,10 @@ module Server
           done = false
           yield.tap { done = true }
         end
+      rescue Sequel::UniqueConstraintViolation => error
+        # Two nodes can give out one number when another has just gone or come.
+        raise unless error.message.match?(NUMBER_TAKEN) && (elsewhere += 1) < TRIES_ELSEWHERE
+        retry
       rescue Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError
         # Once it was asked to keep the change, nobody knows whether it did: whoever asked asks again, by name.
         raise if done || (elsewhere += 1) >= TRIES_ELSEWHERE

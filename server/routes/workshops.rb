@@ -62,9 +62,13 @@ module Server
           }
 
           post("/api/workshops") {
-            go_to(workshops.found(account, sent["name"]))
-            status 201
-            JSON.generate("ok" => true)
+            # To no workshop yet: who asks again may be in the new one already.
+            code, body = once(201, settings.store) {
+              JSON.generate("ok" => true, "id" => workshops.found(account, sent["name"]))
+            }
+            go_to(JSON.parse(body)["id"])
+            status code
+            body
           }
 
           put("/api/workshops/here") {

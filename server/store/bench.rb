@@ -6,6 +6,9 @@ module Server
     # sends it again until it is told that it arrived; what arrived before counts once. So a count is the
     # sum of what happened, and two devices on one wreath agree.
     class Bench
+      # How often it is tried again when another is sending the same.
+      TRIES = 8
+
       # @param database [Sequel::Database]
       def initialize(database)
         @database = database
@@ -15,13 +18,16 @@ module Server
       # @return [Hash] where the wreath now stands
       # @raise [Missing]
       def take(id, events)
-        @database.whole do
-          exists(id)
-          rows = events.map { |event|
-            {wreath_id: id, event: event["event"], step: event["step"], kind: event["kind"],
-             amount: event["amount"] || 0}
-          }
-          @database[:bench_events].insert_ignore.multi_insert(rows) if rows.any?
+        tries = 0
+        begin
+          @database.whole do
+            exists(id)
+            note(id, events)
+          end
+        rescue Sequel::UniqueConstraintViolation
+          # Another is sending the same at this moment, or something else was given the same number.
+          retry if (tries += 1) < TRIES
+          raise
         end
         state(id)
       end
@@ -46,6 +52,16 @@ module Server
       def close(id, make) = unfinished(id).update(make_id: make)
 
       private
+
+      # Nothing that is refused is passed over: it could be an event that nobody else has.
+      def note(id, events)
+        known = @database[:bench_events].where(event: events.map { _1["event"] }).select_map(:event)
+        rows = events.uniq { _1["event"] }.reject { known.include?(_1["event"]) }.map { |event|
+          {wreath_id: id, event: event["event"], step: event["step"], kind: event["kind"],
+           amount: event["amount"] || 0}
+        }
+        @database[:bench_events].multi_insert(rows) if rows.any?
+      end
 
       def unfinished(id) = @database[:bench_events].where(wreath_id: id, make_id: nil)
 

@@ -205,6 +205,14 @@ RSpec.describe "A workshop", :api, :store do
     expect(code(first)).to eq 404
   end
 
+  it "is founded once, however often it is asked for under one name" do
+    first = maker
+    first.header("Idempotency-Key", "found-it-once")
+    2.times { on(first, :post, "/workshops", {name: "Guild table"}) }
+    first.header("Idempotency-Key", nil)
+    expect(on(first, :get, "/workshops")["workshops"].map { _1["name"] }).to eq ["Workshop of Wick", "Guild table"]
+  end
+
   it "always has a maker, and lets its people go at once" do
     first = maker
     helper = let_in(first, "Linnet")

@@ -35,6 +35,8 @@ module Trial
       found.merge("nodes killed" => back.size, "seconds to come back, the longest" => back.max.round(1),
         "changes in a second before" => calm.round)
     ensure
+      # What went wrong is in each application's own words.
+      Dir.glob(File.join(@folder, "application-*/errors")).each { warn File.read(_1).lines.first(20).join }
       both&.each(&:close)
       @galera.stop
     end
