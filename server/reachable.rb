@@ -8,7 +8,8 @@ module Server
   module Reachable
     # What MariaDB answers when it is going, has ended a connection, or is a node that has lost its cluster, also while
     # it was to keep something.
-    # Source: MariaDB error codes, ER_UNKNOWN_COM_ERROR, ER_SERVER_SHUTDOWN, ER_ERROR_DURING_COMMIT, ER_CONNECTION_KILLED.
+    # Source: MariaDB error codes, ER_UNKNOWN_COM_ERROR, ER_SERVER_SHUTDOWN, ER_ERROR_DURING_COMMIT,
+    # ER_CONNECTION_KILLED.
     GONE = [1047, 1053, 1180, 1927].freeze
 
     private

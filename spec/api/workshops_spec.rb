@@ -88,7 +88,8 @@ RSpec.describe "A workshop", :api, :store do
      "/occasionsid" => shown.call("/occasions", "occasions")[0]["id"],
      "/formsid" => shown.call("/forms", "forms")[0]["id"],
      "/binid" => binned["id"], "/makesid" => shown.call("/notebook", "makes")[0]["id"], "/picturespicture" => picture,
-     "/actionsid" => RealStore.own[:actions].max(:id), "/backupsname" => RealStore.store.backups.make("daily", Time.now - 3600),
+     "/actionsid" => RealStore.own[:actions].max(:id),
+     "/backupsname" => RealStore.store.backups.make("daily", Time.now - 3600),
      "device" => "0" * 16, "token" => "t" * 40}.transform_values(&:to_s)
   end
 
