@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
+require_relative "refusal"
 
 module Server
   # Reads a request's JSON once, before anything else does, and answers for what is no JSON or too
@@ -81,7 +82,6 @@ module Server
     def other_kind(env) = refuse(415, "This must be sent as #{(env["PATH_INFO"] == LINES) ? "JSON Lines " \
       "(application/x-ndjson)" : "JSON (application/json)"}. Nothing was changed.")
 
-    def refuse(status, says) =
-      [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
+    def refuse(status, says) = Refusal.answer(status, says)
   end
 end

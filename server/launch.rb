@@ -222,6 +222,7 @@ module Server
     end
 
     # Each process knows of itself whether the database answers it.
+    # @yield when it does not
     def glance(store)
       Thread.new do
         loop do
@@ -229,24 +230,17 @@ module Server
           App.set :database_there, store.there?
         rescue Sequel::Error
           App.set :database_there, false
+          yield if block_given?
         end
       end
     end
 
     # A database that dies is started again; the store finds it by itself.
     def watch(database, store)
-      Thread.new do
-        loop do
-          sleep GLANCE
-          App.set :database_there, store.there?
-        rescue Sequel::Error
-          App.set :database_there, false
-          begin
-            database.start
-          rescue MariaDB::Failed => error
-            warn error.message
-          end
-        end
+      glance(store) do
+        database.start
+      rescue MariaDB::Failed => error
+        warn error.message
       end
     end
 

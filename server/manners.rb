@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "json"
+require_relative "refusal"
 
 module Server
   # What holds for every request and every answer: nothing is changed for a page of another site, data are kept by no
@@ -69,7 +69,6 @@ module Server
       nil
     end
 
-    def refuse(status, says) =
-      [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
+    def refuse(status, says) = Refusal.answer(status, says)
   end
 end

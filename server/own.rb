@@ -12,14 +12,19 @@ module Server
     COLUMN = :workshop_id
     # The workshop of whoever has only one, and of everything that was kept before there were several.
     FIRST = 1
+    # What is deleted from these lies in a bin for some weeks, and so much more may lie there.
+    BINNED = %i[wreaths materials occasions].freeze
 
     # Raised when a workshop holds as much as it may.
     class Holds < StandardError
       # @param table [Symbol]
       # @param most [Integer]
-      def initialize(table, most)
-        super("This workshop holds #{most.to_s.reverse.scan(/\d{1,3}/).join(" ").reverse} #{table}, as many as it " \
-          "may: let go of some first. Nothing was changed.")
+      # @param binned [Boolean] whether what was deleted lately counts
+      def initialize(table, most, binned: false)
+        what, then_do = binned ? [", with those that were deleted lately", "wait until some are gone for good"] :
+          ["", "let go of some first"]
+        number = most.to_s.reverse.scan(/\d{1,3}/).join(" ").reverse
+        super("This workshop holds #{number} #{table}#{what}, as many as it may: #{then_do}. Nothing was changed.")
       end
     end
 
@@ -97,7 +102,11 @@ module Server
       def room_for(more)
         most = @opts[:most] or return
         table = first_source_alias
-        raise Holds.new(table, most) if db[table].where(COLUMN => opts_own).count + more > most
+        there = db[table].where(COLUMN => opts_own)
+        return unless there.count + more > most
+        raise Holds.new(table, most) unless BINNED.include?(table)
+        raise Holds.new(table, 2 * most, binned: true) if there.count + more > 2 * most
+        raise Holds.new(table, most) if there.where(deleted_at: nil).count + more > most
       end
     end
     private_constant :Rows

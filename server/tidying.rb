@@ -31,8 +31,13 @@ module Server
 
     # @yieldparam gone [Array<(Integer, Integer)>] workshops and the numbers of the rows that go
     def empty_bin(table)
-      in_slices(table, %i[id], Sequel[:deleted_at] < ago("#{Store::Binned::DAYS} DAY")) do |gone|
+      old = Sequel[:deleted_at] < ago("#{Store::Binned::DAYS} DAY")
+      in_slices(table, %i[id], old) do |found|
         @database.whole do
+          # What was brought back in the meantime stays.
+          gone = @database[table].where([Own::COLUMN, :id] => found).where(old).order(:id).for_update
+            .select_map([Own::COLUMN, :id])
+          next if gone.empty?
           yield gone if block_given?
           @database[table].where([Own::COLUMN, :id] => gone).delete
         end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-require "json"
 require_relative "../contract"
+require_relative "../refusal"
 require_relative "workshops"
 
 module Server
@@ -52,12 +52,11 @@ module Server
 
       # Another screen of the device has gone to another workshop: what this one has is not for there.
       def moved(workshop)
-        refuse(409, "This device has gone to another workshop. Nothing was changed; load this screen again.")
-          .tap { |_, headers, _| headers["lantern-workshop"] = workshop.to_s }
+        refuse(409, "This device has gone to another workshop. Nothing was changed; load this screen again.",
+          "lantern-workshop" => workshop.to_s)
       end
 
-      def refuse(status, says) =
-        [status, {"content-type" => "application/json"}, [JSON.generate("problems" => [{"at" => "", "says" => says}])]]
+      def refuse(status, says, headers = {}) = Refusal.answer(status, says, headers)
     end
   end
 end

@@ -3,6 +3,7 @@
 require "json"
 require "roda"
 require "rodauth"
+require_relative "../refusal"
 
 module Server
   module House
@@ -89,8 +90,7 @@ module Server
 
           route do |r|
             if env["PATH_INFO"].start_with?("/api/#{PREFIX}") && env["CONTENT_LENGTH"].to_i > MOST_BYTES
-              r.halt [413, {"content-type" => "application/json"},
-                [JSON.generate("problems" => [{"at" => "", "says" => "A name and a password are shorter than that."}])]]
+              r.halt Refusal.answer(413, "A name and a password are shorter than that.")
             end
             # Who was shut out is a stranger from then on, and is met as one.
             rodauth.clear_session if rodauth.logged_in? && !rodauth.currently_active_session?
@@ -127,7 +127,8 @@ module Server
       key = rodauth.session[rodauth.session_id_session_key]
       rodauth.db[:account_active_session_keys]
         .where(account_id: rodauth.session_value, session_id: rodauth.send(:compute_hmac, key))
-        .where { last_use < Sequel.lit("CURRENT_TIMESTAMP - INTERVAL 1 MINUTE") }.update(last_use: Sequel::CURRENT_TIMESTAMP)
+        .where { last_use < Sequel.lit("CURRENT_TIMESTAMP - INTERVAL 1 MINUTE") }
+        .update(last_use: Sequel::CURRENT_TIMESTAMP)
     end
 
     def self.sentence(text) = text.match?(/[.!?]\z/) ? text : "#{text[0].upcase}#{text[1..]}."

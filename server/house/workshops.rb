@@ -104,7 +104,10 @@ module Server
       # @raise [LastMaker, Store::Missing]
       def change(workshop, account, role)
         @database.whole do
-          stay_with_a_maker(workshop, account) unless role == MAKER
+          unless role == MAKER
+            stay_with_a_maker(workshop, account)
+            end_invitations(workshop)
+          end
           raise Store::Missing if members.where(workshop_id: workshop, account_id: account).empty?
           members.where(workshop_id: workshop, account_id: account).update(role:)
         end
@@ -114,6 +117,7 @@ module Server
       def remove(workshop, account)
         @database.whole do
           stay_with_a_maker(workshop, account)
+          end_invitations(workshop)
           raise Store::Missing if members.where(workshop_id: workshop, account_id: account).delete.zero?
         end
       end
@@ -148,6 +152,9 @@ module Server
       def members = @database[:memberships]
 
       def invitations = @database[:invitations]
+
+      # Whoever goes, or changes nothing any more, does not come back by a link that was still open.
+      def end_invitations(workshop) = invitations.where(workshop_id: workshop).delete
 
       def stay_with_a_maker(workshop, account)
         makers = members.where(workshop_id: workshop, role: MAKER).order(:account_id).for_update.select_map(:account_id)

@@ -268,6 +268,40 @@ RSpec.describe "A workshop", :api, :store do
     expect(code(late)).to eq 422
   end
 
+  it "is not come back into by a link that was still open when somebody was let go" do
+    first = maker
+    second = let_in(first, "Linnet", role: "maker")
+    token = on(second, :post, "/workshop/invitations", {role: "maker"})["link"].split("/").last
+    linnet = on(first, :get, "/workshop")["people"].find { _1["name"] == "Linnet" }["id"]
+    on(first, :delete, "/workshop/people/#{linnet}")
+    says = on(second, :post, "/invitations/#{token}", {})["problems"][0]["says"]
+    expect([code(second), says]).to match [422, /ask for another one/]
+    on(second, :get, "/wreaths")
+    expect(code(second)).to eq 403
+  end
+
+  it "lets nobody guess at a password where one is asked for, in a workshop either" do
+    first = maker
+    codes = Array.new(Server::House::TRIES[:limit] + 1) { |i|
+      on(first, :post, "/workshop/delete", {name: "Workshop of Wick", password: "guess number #{i}"})
+      code(first)
+    }
+    expect(codes.last).to eq 429
+    expect(codes.first).to eq 422
+  end
+
+  it "has room again for what was deleted, until the bin is as full" do
+    store = RealStore.store.of(1, most: {wreaths: 2})
+    add = -> { store.wreaths.add(plan("name" => "Wreath")) }
+    2.times { add.call }
+    2.times do
+      store.wreaths.all.first.then { store.wreaths.delete(_1["id"], _1["version"]) }
+      add.call
+    end
+    store.wreaths.all.first.then { store.wreaths.delete(_1["id"], _1["version"]) }
+    expect { add.call }.to raise_error(Server::Own::Holds, /4 wreaths, with those that were deleted lately/)
+  end
+
   it "holds so much and no more, and what it holds stays" do
     store = RealStore.store.of(1, most: {wreaths: 2, materials: 1})
     2.times { |i| store.wreaths.add(plan("name" => "Wreath #{i}")) }

@@ -75,7 +75,7 @@ module Lantern
           count = cutting.packages
           return if count == 1 && !nearly_there?(material, cutting)
           says = case count
-          when 1 then "The package of #{material.name} is needed: no small change does with what is on hand."
+          when 1 then "You need the package of #{material.name}: no small change makes what is on hand enough."
           when 2 then "Both packages of #{material.name} are needed: no small change does with one."
           else "All #{count} packages of #{material.name} are needed: no small change does with fewer."
           end

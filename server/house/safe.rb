@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Server
+  module House
+    COOKIE = "lantern"
+
+    # Behind TLS, the cookie goes over nothing else, and has the name that only such a one may have. A proxy on this
+    # machine says that there is.
+    class Safe
+      # Source: RFC 6265bis, 4.1.3.2: Secure, for this host alone, for all of it.
+      SECURE = "__Host-#{COOKIE}"
+
+      def initialize(app)
+        @app = app
+      end
+
+      def call(env)
+        return @app.call(env) unless tls?(env)
+        status, headers, body = @app.call(env.merge("HTTP_COOKIE" => within(env["HTTP_COOKIE"].to_s)))
+        headers = headers.merge("strict-transport-security" => "max-age=31536000")
+        headers["set-cookie"] = Array(headers["set-cookie"]).map { without(_1) } if headers["set-cookie"]
+        [status, headers, body]
+      end
+
+      private
+
+      def tls?(env)
+        env["rack.url_scheme"] == "https" ||
+          (LOOPBACK.include?(env["REMOTE_ADDR"]) && env["HTTP_X_FORWARDED_PROTO"] == "https")
+      end
+
+      # Only the cookie that came over TLS counts there: one of the same name from before it does not.
+      def within(cookies)
+        cookies.split(/;\s*/).reject { _1.start_with?("#{COOKIE}=") }.map { _1.sub(/\A#{SECURE}=/o, "#{COOKIE}=") }
+          .join("; ")
+      end
+
+      def without(cookie) = "#{cookie.sub(/\A#{COOKIE}=/o, "#{SECURE}=")}; secure"
+    end
+  end
+end
