@@ -22,6 +22,7 @@ gem "icalendar", "~> 2.10"
 gem "rodauth", "~> 2.49" # accounts and sessions
 gem "roda", "~> 3.100"
 gem "bcrypt", "~> 3.1"
+gem "zxcvbn", "~> 1.0" # how soon a password is guessed
 gem "rack-session", "~> 2.1"
 gem "rack-attack", "~> 6.8"
 gem "rqrcode", "~> 2.2" # its later versions want a later Ruby
@@ -31,6 +32,7 @@ group :test do
   gem "rspec", "~> 3.13"
   gem "parallel_tests", "~> 5.3"
   gem "rack-test", "~> 2.2"
+  gem "rspec-retry", "~> 0.6"
   gem "capybara", "~> 3.40"
   gem "cuprite", "~> 0.17"
   gem "ffi-geos", "~> 2.5" # GEOS, to check the geometry against

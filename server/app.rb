@@ -40,6 +40,8 @@ module Server
       set :static_cache_control, [:public, max_age: 3600]
       set :host_authorization, permitted_hosts: %w[localhost 127.0.0.1 ::1 [::1]]
       set :store, nil
+      # The workshop of whoever asks, where there is only one and nobody signs in; else the door says it.
+      set :workshop, nil
       # Whether it is open to the house, and so demands that who asks has signed in.
       set :house, false
       # Under which address the house knows this machine.
@@ -53,6 +55,20 @@ module Server
     end
 
     before("/api/*") { content_type :json }
+
+    # Raised when it is not known whose things are asked for.
+    NoWorkshop = Class.new(StandardError)
+
+    # @return [Class] the application where nobody signs in, and everything belongs to the one workshop there is
+    def self.without_sign_in = Class.new(self) { set :workshop, Own::FIRST }
+
+    # The route that would answer, found as Sinatra finds it: the first of those whose pattern fits.
+    # @return [String, nil] such as `GET /api/wreaths/:id`
+    def self.route_of(verb, path)
+      found = routes.fetch(verb, []).find { |pattern, *| pattern.match(path) }
+      return "#{verb} #{found.first}" if found
+      superclass.route_of(verb, path) if superclass.respond_to?(:route_of)
+    end
 
     # Deletes a row of a shelf, if it is still the version that was before whoever deletes.
     # @yieldreturn [Store::Shelf]
@@ -78,9 +94,8 @@ module Server
 
     # Every other address is a screen; the screens find their own way.
     get(%r{/(?!api/|assets/).*}) {
-      send_file File.join(
-        settings.public_folder, "index.html"
-      ), cache_control: "no-cache"
+      cache_control :no_cache
+      send_file File.join(settings.public_folder, "index.html")
     }
 
     error(Lantern::Plan::Refused) { |refused| answer 422, refused.problems.map(&:to_h) }
@@ -110,6 +125,13 @@ module Server
         [problem("", "It was cut together with the other wreaths of its occasion: take it back there.")]
     }
 
+    error(NoWorkshop) { answer 403, [problem("", "Sign in, and go into a workshop first.")] }
+
+    # A row can only name others of a workshop that is there.
+    error(Sequel::ForeignKeyConstraintViolation) {
+      answer 409, [problem("", "What this belongs to was deleted in the meantime. Nothing was changed.")]
+    }
+
     error(Store::Missing) { answer 404, [problem("", "There is nothing here; it may have been deleted.")] }
 
     error(Store::Taken) { answer 422, [problem("id", "Something else has this name already.")] }
@@ -134,6 +156,15 @@ module Server
       answer 500, [problem("", "Something went wrong here, and it was written to the log. Nothing was changed.")]
     end
 
+    # Behind a door, nothing answers but the route that the door has looked at.
+    def route_eval
+      asked = env["sinatra.route"].to_s
+      if settings.house && asked.match?(%r{\A\w+ /api/}) && asked != env[House::ROUTE]
+        answer 403, [problem("", "This cannot be asked.")]
+      end
+      super
+    end
+
     # Every route that asks the store finds out here when its database is away.
     def route!(...)
       settings.store ? settings.store.reaching(again: request.get?) { super } : super
@@ -141,11 +172,17 @@ module Server
 
     private
 
-    # What is kept of the workshop that is asked; where nobody signs in there is only one.
+    # What is kept of the workshop that is asked.
+    # @return [Store, nil] nil where there is none at all
+    # @raise [NoWorkshop]
     def store
-      return settings.store unless settings.house && settings.store
-      @store ||= settings.store.of(env["lantern.workshop"] || Own::FIRST, most: House::Workshops::MOST)
+      return unless settings.store
+      workshop = settings.workshop || env["lantern.workshop"] || raise(NoWorkshop)
+      @store ||= settings.house ? settings.store.of(workshop, most: House::Workshops::MOST) : settings.store
     end
+
+    # What belongs to no workshop: accounts, devices, and who is in which workshop.
+    def database = settings.store.database
 
     def sent = env["lantern.json"]
 

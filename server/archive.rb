@@ -23,8 +23,7 @@ module Server
     DERIVED = %i[lots requests kept_answers].freeze
     # Who may come in belongs to the machine, not to what was made on it: it is in no file that is carried about, and
     # stays as it is when one is put back.
-    DOOR = %i[accounts account_active_session_keys account_login_failures account_lockouts pairings attempts
-      workshops memberships invitations leases].freeze
+    DOOR = %i[accounts account_active_session_keys pairings attempts workshops memberships invitations leases].freeze
     BYTES = "bytes"
     # Tables whose rows hold photos.
     HEAVY = %i[makes pictures].freeze

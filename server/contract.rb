@@ -8,38 +8,34 @@ module Server
   class Contract
     # Anybody; who has signed in; who is in the workshop at all; who may change it.
     STRANGER, ACCOUNT, HELPER, MAKER = %w[stranger account helper maker].freeze
-    STRICTEST_FIRST = [MAKER, HELPER, ACCOUNT, STRANGER].freeze
 
-    Route = Struct.new(:verb, :path, :who, :heavy)
+    Route = Struct.new(:who, :heavy)
     private_constant :Route
 
     # @param path [String] of the contract
     def initialize(path)
-      @routes = YAML.load_file(path)["paths"].flat_map { |route, verbs| routes(route, verbs) }
+      @routes = YAML.load_file(path)["paths"].flat_map { |route, verbs| routes(route, verbs) }.to_h
     end
 
-    # The strictest of what fits, so that no address is open by being two things; what is not there is a maker's.
+    # What is not there is a maker's.
+    # @param route [String, nil] of the application, as Sinatra names it: `GET /api/wreaths/:id`
     # @return [String]
-    def who(verb, path)
-      all = fitting(verb, path).map(&:who)
-      STRICTEST_FIRST.find { all.include?(_1) } || MAKER
-    end
+    def who(route) = @routes.fetch(unnamed(route), nil)&.who || MAKER
 
+    # @param route [String, nil] as above
     # @return [Boolean] whether answering takes long
-    def heavy?(verb, path) = fitting(verb, path).any?(&:heavy)
+    def heavy?(route) = @routes.fetch(unnamed(route), nil)&.heavy || false
 
     private
 
-    def routes(route, verbs)
-      pattern = /\A\/api#{Regexp.escape(route).gsub(/\\\{\w+\\\}/, "[^/]+")}\z/
-      verbs.except("parameters").map do |verb, about|
-        Route.new(verb.upcase, pattern, about.fetch("x-who", MAKER), about["x-heavy"] == true)
-      end
-    end
+    # Whatever its parts are called.
+    def unnamed(route) = route.to_s.sub(/\AHEAD /, "GET ").gsub(/:\w+|\{\w+\}/, "{}")
 
-    def fitting(verb, path)
-      verb = "GET" if verb == "HEAD"
-      @routes.select { _1.verb == verb && path.match?(_1.path) }
+    def routes(route, verbs)
+      verbs.except("parameters").map do |verb, about|
+        [unnamed("#{verb.upcase} /api#{route}"),
+          Route.new(about.fetch("x-who", MAKER), about["x-heavy"] == true)]
+      end
     end
   end
 end

@@ -4,11 +4,14 @@ require "rack/attack"
 require "rack/session"
 require "securerandom"
 require_relative "contract"
+require_relative "http/body_limit"
+require_relative "http/forwarded_headers"
 require_relative "house/attempts"
 require_relative "house/gate"
 require_relative "house/pairings"
 require_relative "house/reached"
 require_relative "house/safe"
+require_relative "house/sparing_cookie"
 require_relative "house/sign_in"
 require_relative "house/workshops"
 
@@ -24,6 +27,10 @@ module Server
     # So many changes of one account in so many seconds: more than two hands make on several devices.
     CHANGES = {limit: 1_200, period: 60}.freeze
     LOOPBACK = %w[127.0.0.1 ::1 ::ffff:127.0.0.1].freeze
+    # Where the route is noted that will answer.
+    ROUTE = "lantern.route"
+    # Bytes of a stranger's body: a name, a password, and what stands about them.
+    MOST_OF_A_STRANGER = 16_000
 
     class << self
       # @param database [Sequel::Database]
@@ -36,17 +43,28 @@ module Server
         database.extension(:date_arithmetic)
         contract = Contract.new(App::CONTRACT)
         limit(database, contract)
-        session = {key: COOKIE, secrets: [secret], same_site: :lax, httponly: true, expire_after: STAYS, path: "/"}
         sign_in = SignIn.on(database, secret)
-        Rack::Builder.app do
-          use Safe
+        HTTP::BodyLimit.policy = body_limit(sign_in, secret)
+        behind(app, contract, database, sign_in, secret)
+      end
+
+      # Screens are for everybody; whoever asks for data goes by the door.
+      def behind(app, contract, database, sign_in, secret)
+        session = session(secret)
+        door = Rack::Builder.app do
           use Reached, database
           use Rack::Session::Cookie, **session
+          use SparingCookie
           use Rack::Attack
           use sign_in
           use Gate, database, contract
           run app
         end
+        Safe.new(->(env) {
+          next app.call(env) unless env["PATH_INFO"].start_with?("/api/")
+          env[ROUTE] = App.route_of(env["REQUEST_METHOD"], env["PATH_INFO"])
+          door.call(env)
+        })
       end
 
       # A secret that is made once and kept in a file that nobody else may read.
@@ -57,18 +75,35 @@ module Server
       end
 
       # Whether a request came from this machine, by no proxy.
-      def here?(env) = LOOPBACK.include?(env["REMOTE_ADDR"]) && !env.key?("HTTP_X_FORWARDED_FOR")
-
-      # Where a request comes from: what it says itself of that is believed of a proxy on this machine alone.
-      def address(env)
-        said = env["HTTP_X_FORWARDED_FOR"].to_s.split(",").last&.strip if LOOPBACK.include?(env["REMOTE_ADDR"])
-        said || env["REMOTE_ADDR"]
-      end
+      def here?(env) = LOOPBACK.include?(env["REMOTE_ADDR"]) && !env[HTTP::ForwardedHeaders::HANDED_ON]
 
       # Whether a name in an address means anything to another machine.
       def elsewhere?(host) = !["localhost", "[::1]", *LOOPBACK].include?(host)
 
       private
+
+      def session(secret) = {key: COOKIE, secrets: [secret], same_site: :lax, httponly: true, expire_after: STAYS,
+                             path: "/"}
+
+      # How much is taken in of a request before anybody looks at it: little, unless who sends it is signed in.
+      # @return [Proc]
+      def body_limit(sign_in, secret)
+        session = session(secret)
+        known = Rack::Builder.app do
+          use Rack::Session::Cookie, **session
+          use sign_in
+          run ->(env) { [env["lantern.account"] ? 200 : 401, {}, []] }
+        end
+        lambda do |head|
+          chunked = head.key?("HTTP_TRANSFER_ENCODING")
+          next MOST_OF_A_STRANGER unless chunked || head["CONTENT_LENGTH"].to_i > MOST_OF_A_STRANGER
+          cookies = head["HTTP_COOKIE"].to_s.gsub(Safe::SECURE, COOKIE)
+          asked = Rack::MockRequest.env_for("/api/", "HTTP_COOKIE" => cookies, "HTTP_USER_AGENT" => head["HTTP_USER_AGENT"])
+          MOST_OF_A_STRANGER unless known.call(asked).first == 200
+        rescue Sequel::Error
+          MOST_OF_A_STRANGER
+        end
+      end
 
       # The application as it is reached from elsewhere in the house, by whatever name its machine has there.
       def behind_a_door
@@ -81,10 +116,10 @@ module Server
       def limit(database, contract)
         Rack::Attack.cache.store = Attempts.new(database)
         Rack::Attack.throttle("to come in or say a password, by address", **TRIES) { |request|
-          address(request.env) if request.post? && request.path.match?(TRYING)
+          request.env["REMOTE_ADDR"] if request.post? && request.path.match?(TRYING)
         }
         Rack::Attack.throttle("heavy questions, by account", **HEAVY) { |request|
-          request.env["rack.session"]["account_id"] if contract.heavy?(request.request_method, request.path)
+          request.env["rack.session"]["account_id"] if contract.heavy?(request.env[ROUTE])
         }
         Rack::Attack.throttle("changes, by account", **CHANGES) { |request|
           request.env["rack.session"]["account_id"] unless request.get? || request.head?

@@ -18,6 +18,12 @@ module Server
     # What may be a number beyond all.
     VERY_LARGE = /[eE]\+?\d{3,}|\d{300,}/
 
+    Unwritable = Class.new(StandardError)
+    private_constant :Unwritable
+
+    # A letter that no name and no note has, and that no database finds again.
+    NOUGHT = "\\u0000"
+
     def initialize(app)
       @app = app
     end
@@ -33,6 +39,8 @@ module Server
       env["lantern.json"] = parsed(text, env)
       env["rack.input"] = StringIO.new(text)
       @app.call(env)
+    rescue Unwritable
+      refuse(400, "This holds a letter that nobody can write (U+0000). Nothing was changed.")
     rescue JSON::NestingError
       refuse(400, "This JSON is nested deeper than any plan. Nothing was changed.")
     rescue JSON::ParserError, EncodingError
@@ -54,17 +62,17 @@ module Server
     def parsed(text, env)
       return {} if text.empty? && env["CONTENT_TYPE"].to_s.empty?
       value = JSON.parse(legible(text), max_nesting: MOST_NESTING)
-      raise JSON::ParserError if text.match?(VERY_LARGE) && !finite?(value)
+      raise JSON::ParserError if text.match?(VERY_LARGE) && leaves(value).any? { _1.is_a?(Float) && !_1.finite? }
+      raise Unwritable if text.include?(NOUGHT) && leaves(value).any? { _1.is_a?(String) && _1.include?("\0") }
       value
     end
 
-    # A number that is written so large that it would be none, and could not be written down again.
-    def finite?(value)
+    # Whatever stands in it that holds nothing else, names among it.
+    def leaves(value)
       case value
-      when Float then value.finite?
-      when Array then value.all? { finite?(_1) }
-      when Hash then value.each_value.all? { finite?(_1) }
-      else true
+      when Array then value.flat_map { leaves(_1) }
+      when Hash then value.flat_map { |name, each| [name, *leaves(each)] }
+      else [value]
       end
     end
 

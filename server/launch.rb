@@ -7,7 +7,7 @@
 #                                         home network, where who asks has to sign in
 
 # What was asked for, before anything else reads it in its own way.
-ASKED = ENV.to_h.slice("HOST", "PORT", "VAR", "DATABASE_URL", "SECRET", "WEB_CONCURRENCY").freeze
+ASKED = ENV.to_h.slice("HOST", "PORT", "VAR", "DATABASE_URL", "SECRET", "WEB_CONCURRENCY", "PROXIES").freeze
 %w[PORT WEB_CONCURRENCY].each { ENV.delete(_1) }
 
 require "etc"
@@ -22,6 +22,7 @@ require_relative "buffers"
 require_relative "compressed"
 require_relative "house"
 require_relative "demo"
+require_relative "http/forwarded_headers"
 require_relative "mariadb"
 require_relative "outside_database"
 require_relative "slow_senders"
@@ -49,7 +50,8 @@ module Server
     LOOKED_AFTER = HOUR - 60
 
     # @param env [Hash] `HOST`, `PORT`, `VAR`; `DATABASE_URL`, another database than the private one; `SECRET`, for a
-    #   house on several machines; `WEB_CONCURRENCY`, in how many processes it answers
+    #   house on several machines; `WEB_CONCURRENCY`, in how many processes it answers;
+    #   `PROXIES`, the addresses of proxies whose word is taken for where a request comes from
     # @param empty [Boolean] whether a first start begins with nothing in it
     # @param house [Boolean] whether it is open to the house, behind a door
     def initialize(env, empty: false, house: false)
@@ -65,6 +67,7 @@ module Server
       @secret = env["SECRET"]
       abort "SECRET is too short: 64 characters or more, the same for all." if @secret && @secret.length < 64
       @processes = processes(env["WEB_CONCURRENCY"])
+      @proxies = proxies(env["PROXIES"])
     end
 
     def run
@@ -83,6 +86,12 @@ module Server
       number = Integer(said, 10, exception: false)
       return number if number&.between?(0, 65_535)
       abort "PORT=#{said} is no port: it is a whole number from 1 to 65535, such as 9292."
+    end
+
+    def proxies(said)
+      said.to_s.split(/[\s,]+/).each { IPAddr.new(_1) }
+    rescue IPAddr::Error
+      abort "PROXIES=#{said} are no addresses: write them like 127.0.0.1 or 10.0.0.0/24, with commas between."
     end
 
     # One maker at one table has enough of one process; many have one for each core.
@@ -172,23 +181,31 @@ module Server
 
     # The application, behind its door where it is open to the house.
     def behind(store)
-      return Compressed.new(App.new) unless @house
+      return Compressed.new(App.without_sign_in.new) unless @house
       App.set :house_address, own_address
       House.around(store.database, @secret || House.secret(@var)) { |app| Compressed.new(app.new) }
     end
 
     def configuration(port, store, aside)
       hosts, log, app = @hosts.select { open?(_1, port) }, request_log, behind(store)
+      proxies = @proxies
       Puma::Configuration.new do |puma|
         hosts.each { puma.bind "tcp://#{_1.include?(":") ? "[#{_1}]" : _1}:#{port}" }
         puma.threads(*THREADS)
         several(puma, store, aside)
         puma.first_data_timeout TO_ARRIVE
         puma.persistent_timeout TO_ARRIVE
-        puma.app Manners.new(app, log:)
+        puma.app HTTP::ForwardedHeaders.new(Manners.new(app, log:), proxies:)
         puma.environment "production"
         puma.log_requests false
+        puma.lowlevel_error_handler { |_, _, status| refused_unread(status) }
       end
+    end
+
+    # What Puma refuses before the application sees it.
+    def refused_unread(status)
+      Refusal.answer(status, (status == 413) ? "This is more than may be sent before signing in. Nothing was changed." :
+        "This request cannot be read.")
     end
 
     # What processes do not share: connections, workers, and what each last saw of the database.

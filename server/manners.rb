@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "http/request_path"
 require_relative "refusal"
 
 module Server
@@ -16,6 +17,9 @@ module Server
     OWN = %w[same-origin none].freeze
     METHODS = %w[GET HEAD POST PUT DELETE OPTIONS].freeze
 
+    # What the log says of an address: its words. Numbers, names and what lets somebody in are none.
+    WORD = /\A[a-z]{1,16}(?:[-.][a-z]{1,16}){0,3}\z/
+
     # @param log [#<<, nil] where a line for every request goes
     def initialize(app, log: nil)
       @app, @log = app, log
@@ -25,8 +29,8 @@ module Server
       began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
       status, headers, body = refusal(env) || @app.call(env)
       headers = headers.merge(ALWAYS)
-      # What says itself how long it lasts is kept by this browser alone; everything else by none.
-      headers["cache-control"] ||= "no-store" if env["PATH_INFO"].start_with?("/api/")
+      # Data are kept by no cache unless their answer says otherwise; whatever else says nothing is asked for anew.
+      headers["cache-control"] ||= env["PATH_INFO"].to_s.start_with?("/api/") ? "no-store" : "no-cache"
       note(env, status, began)
       [status, headers, body]
     end
@@ -40,12 +44,12 @@ module Server
       refuse(403, "Another site asked for this, and nothing is changed for other sites.")
     end
 
-    # An address that is text, whole and without what no address holds.
+    # A path that is spelled in one way only, and a query that is text.
     def legible?(env)
-      [env["PATH_INFO"], env["QUERY_STRING"]].all? do |part|
-        text = part.to_s.gsub(/%(\h\h)/) { $1.hex.chr }.force_encoding("UTF-8")
-        text.valid_encoding? && !text.include?("\0") && !part.to_s.match?(/%(?!\h\h)/)
-      end && Rack::Utils.parse_nested_query(env["QUERY_STRING"].to_s)
+      query = env["QUERY_STRING"].to_s
+      text = HTTP::RequestPath.decoded(query)
+      HTTP::RequestPath.canonical?(env["PATH_INFO"].to_s) && text.valid_encoding? && !text.include?("\0") &&
+        !query.match?(/%(?!\h\h)/) && Rack::Utils.parse_nested_query(query)
     rescue ArgumentError, EncodingError, TypeError, RangeError, Rack::QueryParser::ParamsTooDeepError,
       Rack::QueryParser::QueryLimitError
       false
@@ -60,8 +64,7 @@ module Server
     def note(env, status, began)
       return unless @log
       took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - began) * 1000).round(1)
-      # Numbers and names stand for what they are.
-      path = env["PATH_INFO"].to_s.scrub("?")[0, 120].gsub(%r{/\d+}, "/:id").gsub(/[^\x21-\x7e]/, "?")
+      path = env["PATH_INFO"].to_s.scrub("?")[0, 120].gsub(%r{[^/]+}) { WORD.match?(_1) ? _1 : ":id" }
       @log << "#{Time.now.utc.strftime("%Y-%m-%dT%H:%M:%S.%LZ")} #{env["REQUEST_METHOD"]} #{path} #{status} " \
         "#{took}ms\n"
     rescue SystemCallError, IOError

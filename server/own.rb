@@ -66,14 +66,12 @@ module Server
     module Rows
       # @raise [Holds]
       def insert(*)
-        room_for(1)
-        super
+        with_room_for(1) { super }
       end
 
       # @raise [Holds]
       def import(columns, values, opts = Sequel::OPTS)
-        room_for(values.size)
-        super([*columns, COLUMN], values.map { [*_1, opts_own] }, opts)
+        with_room_for(values.size) { super([*columns, COLUMN], values.map { [*_1, opts_own] }, opts) }
       end
 
       def insert_sql(*values)
@@ -99,8 +97,21 @@ module Server
 
       def opts_own = @opts.fetch(:own)
 
-      def room_for(more)
-        most = @opts[:most] or return
+      # So near to what a workshop may hold, those who put something in wait for each other.
+      NEAR = 1_000
+      private_constant :NEAR
+
+      def with_room_for(more)
+        most = @opts[:most] or return yield
+        return yield if db[first_source_alias].where(COLUMN => opts_own).count + more + NEAR < most
+        db.whole do
+          db[:workshops].where(id: opts_own).for_update.get(:id)
+          room_for(more, most)
+          yield
+        end
+      end
+
+      def room_for(more, most)
         table = first_source_alias
         there = db[table].where(COLUMN => opts_own)
         return unless there.count + more > most

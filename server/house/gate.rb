@@ -6,7 +6,7 @@ require_relative "workshops"
 
 module Server
   module House
-    # Who may ask what is said by the contract. Behind the gate, `lantern.workshop` is the workshop that is asked, and
+    # Who may ask what is said by the contract, of the route that will answer. Behind the gate, `lantern.workshop` is the workshop that is asked, and
     # `lantern.role` what who asks is in it.
     class Gate
       HERE = "workshop_id"
@@ -20,9 +20,7 @@ module Server
       end
 
       def call(env)
-        path = env["PATH_INFO"].to_s
-        return @app.call(env) unless path.start_with?("/api/")
-        account, who = env["lantern.account"], @contract.who(env["REQUEST_METHOD"], path)
+        account, who = env["lantern.account"], @contract.who(env[ROUTE])
         return refuse(401, "Sign in first. What is on this screen is kept.") unless account || who == Contract::STRANGER
         enter(env, account) if account
         refusal(env, who) || @app.call(env)

@@ -4,8 +4,8 @@ module Server
   module House
     COOKIE = "lantern"
 
-    # Behind TLS, the cookie goes over nothing else, and has the name that only such a one may have. A proxy on this
-    # machine says that there is.
+    # Behind TLS, the cookie goes over nothing else, and has the name that only such a one may have. A proxy that
+    # the configuration names may say that there is.
     class Safe
       # Source: RFC 6265bis, 4.1.3.2: Secure, for this host alone, for all of it.
       SECURE = "__Host-#{COOKIE}"
@@ -16,7 +16,8 @@ module Server
 
       def call(env)
         return @app.call(env) unless tls?(env)
-        status, headers, body = @app.call(env.merge("HTTP_COOKIE" => within(env["HTTP_COOKIE"].to_s)))
+        env["HTTP_COOKIE"] = within(env["HTTP_COOKIE"].to_s)
+        status, headers, body = @app.call(env)
         headers = headers.merge("strict-transport-security" => "max-age=31536000")
         headers["set-cookie"] = Array(headers["set-cookie"]).map { without(_1) } if headers["set-cookie"]
         [status, headers, body]
@@ -24,10 +25,7 @@ module Server
 
       private
 
-      def tls?(env)
-        env["rack.url_scheme"] == "https" ||
-          (LOOPBACK.include?(env["REMOTE_ADDR"]) && env["HTTP_X_FORWARDED_PROTO"] == "https")
-      end
+      def tls?(env) = env["rack.url_scheme"] == "https"
 
       # Only the cookie that came over TLS counts there: one of the same name from before it does not.
       def within(cookies)

@@ -1,9 +1,13 @@
 # frozen_string_literal: true
 
+require "bcrypt"
+require "digest"
 require "json"
 require "roda"
 require "rodauth"
 require_relative "../refusal"
+require_relative "login_name"
+require_relative "password_strength"
 
 module Server
   module House
@@ -13,8 +17,10 @@ module Server
     # One class for every database, since rodauth is told of it when the class is made.
     module SignIn
       PREFIX = "account"
-      # Wrong passwords before an account is shut, and for how long, in seconds.
+      # Wrong passwords in a row before a name is shut, and for how long, in seconds.
       MOST_WRONG, SHUT = 8, 15 * 60
+      # What a password is held against when there is nobody whose it could be, so that this takes as long.
+      NOBODYS = BCrypt::Password.new("$2a$12$DAzR3cc1Kcmp4gXi0aKLyuIQuFwZcFbcvFEwR3BwLHFj0C.yLV686")
       # A device that was not used for so long has to sign in again, in seconds; and one that was used, in any case.
       # Source: OWASP ASVS 4.0, 3.3.2 (level 1).
       IDLE, LONGEST = 14 * 86_400, 30 * 86_400
@@ -24,12 +30,17 @@ module Server
       # A name, two passwords, and what stands about them.
       MOST_BYTES = 4_000
 
+      # One sentence for whoever does not come in, whether the name is known, unknown or shut.
+      REFUSED = ["login", "This name and this password do not belong together. After #{MOST_WRONG} wrong ones a name " \
+        "is shut: then wait a quarter of an hour."].freeze
       # What rodauth says, in our words; and beside which field.
-      SAYS = {
-        no_matching_login: ["login", "This name and this password do not belong together."],
-        invalid_password: ["login", "This name and this password do not belong together."],
-        account_locked_out: ["login", "Too many wrong passwords: wait a quarter of an hour, then try again."]
-      }.freeze
+      SAYS = {not_in: REFUSED, invalid_password: ["password", "This is not your password."],
+              login_does_not_meet_requirements: ["login", "A name has something to be seen, and 120 letters at most."],
+              already_an_account_with_this_login: ["login", "Somebody has this name already: choose another one."]}
+        .freeze
+
+      # Under what the tries of a name are counted, whether somebody has it or not.
+      def self.tries_of(login) = "sign-in:#{Digest::SHA256.hexdigest(login)}"
 
       # @param database [Sequel::Database]
       # @param secret [String] with which links and sessions are kept apart from guesses
@@ -38,10 +49,11 @@ module Server
         Class.new(Roda) do
           plugin :middleware
           plugin :pass
-          plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
+          # Whatever is no object holds no name and no password.
+          plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i, wrap: :unless_hash
           plugin :rodauth, json: :only do
-            enable :json, :login, :logout, :change_password, :close_account, :create_account, :lockout,
-              :active_sessions, :internal_request, :disallow_common_passwords
+            enable :json, :login, :logout, :change_password, :close_account, :create_account, :active_sessions,
+              :internal_request, :disallow_common_passwords
             db database
             hmac_secret secret
             # Whoever signs in twice is signed in.
@@ -54,6 +66,9 @@ module Server
             login_column :login
             login_param "login"
             require_email_address_logins? false
+            login_minimum_length 1
+            login_maximum_length LoginName::LONGEST
+            normalize_login { |typed| LoginName.of(typed, among: db[:accounts]) }
             account_password_hash_column :password_hash
             skip_status_checks? true
             password_minimum_length SHORTEST_PASSWORD
@@ -62,8 +77,25 @@ module Server
             password_is_one_of_the_most_common_message "is one of those that are tried first: choose another"
             require_password_confirmation? false
             require_login_confirmation? false
-            max_invalid_logins MOST_WRONG
-            account_lockouts_deadline_interval(seconds: SHUT)
+            # Source: OWASP ASVS 4.0, 2.1.7 and 2.1.8: nor one that is long and guessed all the same.
+            password_meets_requirements? do |password|
+              next false unless super(password)
+              next true unless PasswordStrength.guessed_soon?(password, param(login_param))
+              set_password_requirement_error_message(:password_guessed_soon, PasswordStrength::SAYS)
+              false
+            end
+            # As much is done for a name that nobody has, or that is shut, as for one that somebody has.
+            account_from_login do |login|
+              tries = Rack::Attack.cache.count(SignIn.tries_of(login), SHUT)
+              found = super(login)
+              next found if found && tries <= MOST_WRONG
+              NOBODYS == param(password_param)
+              nil
+            end
+            before_create_account { account[:name] = LoginName.shown(param(login_param)) }
+            after_login { Rack::Attack.cache.reset_count(SignIn.tries_of(account[:login]), SHUT) }
+            # Links that were made by whoever knew the old password let nobody in any more.
+            after_change_password { House.end_links(db, account_id) }
             session_inactivity_deadline IDLE
             session_lifetime_deadline LONGEST
             active_sessions_insert_hash { super().merge(device: House.device(request.user_agent)) }
@@ -73,9 +105,6 @@ module Server
             create_account_route nil
             change_password_route "password"
             close_account_route "close"
-            require_mail? false
-            unlock_account_request_route nil
-            unlock_account_route nil
             delete_account_on_close? true
             # Nobody is left in a workshop that nobody may change.
             before_close_account do
@@ -85,7 +114,7 @@ module Server
             # Once a minute is often enough to know when a device was last used.
             update_current_session? false
             json_response_body { |said| JSON.generate(House.said(said, @error_reason)) }
-            set_error_reason { |reason| @error_reason = reason }
+            set_error_reason { |reason| @error_reason = request.path.end_with?("/sign-in") ? :not_in : reason }
           end
 
           route do |r|
@@ -107,6 +136,11 @@ module Server
           end
         end
       end
+    end
+
+    # Links into the house that somebody has made and nobody has used.
+    def self.end_links(database, account)
+      %i[pairings invitations].each { database[_1].where(account_id: account).delete }
     end
 
     # What rodauth answers, as everything else here is answered.

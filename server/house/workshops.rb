@@ -43,8 +43,8 @@ module Server
       # @return [Array<Hash>] `id`, `name` and `role` of everybody in it
       def people(workshop)
         members.where(workshop_id: workshop).join(:accounts, id: :account_id).order(:login)
-          .select(:account_id, :login, :role)
-          .map { {"id" => _1[:account_id], "name" => _1[:login], "role" => _1[:role]} }
+          .select(:account_id, Sequel[:accounts][:name], :role)
+          .map { {"id" => _1[:account_id], "name" => _1[:name], "role" => _1[:role]} }
       end
 
       def name(workshop) = rows.where(id: workshop).get(:name)
@@ -70,11 +70,12 @@ module Server
       end
 
       # @param workshop [Integer, nil] nil for a workshop of their own
+      # @param by [Integer] the account that lets them in
       # @return [String] a token for one person
-      def invite(workshop, role)
+      def invite(workshop, role, by:)
         invitations.where { self.until < Sequel.lit("UTC_TIMESTAMP()") }.delete
         token = Links.token
-        invitations.insert(digest: Links.digest(token), workshop_id: workshop, role:,
+        invitations.insert(digest: Links.digest(token), workshop_id: workshop, role:, account_id: by,
           until: Sequel.lit("UTC_TIMESTAMP() + INTERVAL #{DAYS} DAY"))
         token
       end
@@ -85,19 +86,23 @@ module Server
           .select(:workshop_id, :role).first
       end
 
-      # Lets somebody in, once. Who is a member already stays what they are, or becomes a maker.
-      # @return [Integer, nil] the workshop; nil when the invitation was used in the meantime
+      # Lets somebody in, once: the invitation is taken first, and is back when anything that follows is refused. Who is
+      # a member already stays what they are, or becomes a maker.
+      # @yieldreturn [(Integer, String)] the account, and what a workshop of its own is called
+      # @return [(Integer, Integer), nil] the account and the workshop; nil when the invitation does not hold
       # @raise [TooMany]
-      def join(token, account, name)
+      def join(token)
         @database.whole do
           invited = invitation(token)
           next unless invited && invitations.where(digest: Links.digest(token)).delete == 1
-          next found(account, name) unless (workshop = invited[:workshop_id])
+          account, name = yield
+          workshop = invited[:workshop_id]
+          next [account, found(account, name)] unless workshop
           raise TooMany if members.where(workshop_id: workshop).count >= MOST_PEOPLE
           role = invited[:role]
           members.on_duplicate_key_update(role: (role == MAKER) ? role : Sequel[:role])
             .insert(account_id: account, workshop_id: workshop, role:)
-          workshop
+          [account, workshop]
         end
       end
 

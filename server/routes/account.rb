@@ -8,13 +8,15 @@ module Server
     module Account
       # What the routes below ask for.
       module Asking
-        def accounts = store.database[:accounts]
+        def accounts = database[:accounts]
 
         def account = env["lantern.account"]
 
+        def account_name(id) = accounts.where(id:).get(:name)
+
         def session_of_rodauth = env["lantern.session"]
 
-        def devices = store.database[:account_active_session_keys].where(account_id: account)
+        def devices = database[:account_active_session_keys].where(account_id: account)
 
         # A device's own name in addresses: not what its cookie holds.
         def device_name(row) = Digest::SHA256.hexdigest(row[:session_id])[0, 16]
@@ -45,7 +47,7 @@ module Server
         # @raise [Lantern::Plan::Refused]
         def new_account(login, password)
           session_of_rodauth.class.create_account(login:, password:)
-          accounts.where(login:).get(:id)
+          accounts.where(login: House::LoginName.of(login, among: accounts)).get(:id)
         rescue Rodauth::InternalRequestError => error
           at, says = error.field_errors.first || ["", "That did not work."]
           raise Lantern::Plan::Refused.at(at, House.sentence(says))
@@ -66,27 +68,26 @@ module Server
           before("/api/account/*") { raise Store::Missing unless settings.house }
 
           get "/api/account" do
-            login = account && accounts.where(id: account).get(:login)
-            JSON.generate({"house" => settings.house, "first" => first?, "login" => login,
+            JSON.generate({"house" => settings.house, "first" => first?, "login" => account && account_name(account),
                            "workshop" => (membership if account)}.compact)
           end
 
           post "/api/account/first" do
             raise Store::Missing unless first?
             new_account(sent["login"], sent["password"]).then { |id|
-              workshops.first(id, sent["login"])
+              workshops.first(id, account_name(id))
               come_in(id)
             }
             JSON.generate("ok" => true)
           end
 
           post "/api/account/pairings" do
-            link = link("pair", House::Pairings.new(store.database).begin(account))
+            link = link("pair", House::Pairings.new(database).begin(account))
             JSON.generate("link" => link, "qr" => House::Links.qr(link), "minutes" => House::Pairings::MINUTES)
           end
 
           post "/api/account/pairings/:token" do
-            id = House::Pairings.new(store.database).take(params["token"]) or
+            id = House::Pairings.new(database).take(params["token"]) or
               raise Lantern::Plan::Refused.at("", "This link was used already, or its ten minutes are over: make " \
                 "another one on the first device.")
             come_in(id)
@@ -100,6 +101,8 @@ module Server
           delete "/api/account/devices/:device" do
             row = devices.all.find { device_name(_1) == params["device"] } or raise Store::Missing
             devices.where(session_id: row[:session_id]).delete
+            # What that device may have let in does not come in any more.
+            House.end_links(database, account)
             JSON.generate("ok" => true)
           end
         end

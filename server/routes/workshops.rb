@@ -8,7 +8,7 @@ module Server
     module Workshops
       # What the routes below ask for.
       module Asking
-        def workshops = House::Workshops.new(store.database)
+        def workshops = House::Workshops.new(database)
 
         def here = env["lantern.workshop"]
 
@@ -29,9 +29,6 @@ module Server
             raise Lantern::Plan::Refused.at("", "This invitation was used already, or its week is over: ask for " \
               "another one.")
         end
-
-        # Whoever brings an invitation: who is signed in, or somebody new.
-        def invited = account || new_account(sent["login"], sent["password"]).tap { come_in(_1) }
 
         # @raise [Lantern::Plan::Refused]
         def know_password
@@ -113,7 +110,8 @@ module Server
           }
 
           post("/api/workshop/invitations") {
-            link = link("join", workshops.invite(sent["own"] ? nil : here, sent["own"] ? "maker" : role_sent))
+            link = link("join", workshops.invite(sent["own"] ? nil : here, sent["own"] ? "maker" : role_sent,
+              by: account))
             JSON.generate("link" => link, "qr" => House::Links.qr(link), "days" => House::Workshops::DAYS)
           }
 
@@ -124,11 +122,14 @@ module Server
           }
 
           post("/api/invitations/:token") {
-            invitation
-            id = invited
-            name = sent["name"] || "Workshop of #{accounts.where(id:).get(:login)}"
             # Somebody else may have used it in the meantime.
-            go_to(workshops.join(params["token"], id, name) || invitation)
+            id, workshop = workshops.join(params["token"]) {
+              id = account || new_account(sent["login"], sent["password"])
+              [id, sent["name"] || "Workshop of #{account_name(id)}"]
+            }
+            workshop or invitation
+            come_in(id) unless account
+            go_to(workshop)
             JSON.generate("ok" => true)
           }
         end

@@ -5,7 +5,7 @@ require_relative "../support/api"
 
 RSpec.describe Server::Manners, :api, :store do
   let(:log) { StringIO.new }
-  let(:app) { described_class.new(Server::App.new, log:) }
+  let(:app) { described_class.new(Server::App.without_sign_in.new, log:) }
 
   def answer(verb, path, body = nil, **headers)
     env = {"HTTP_HOST" => "localhost", :input => body}

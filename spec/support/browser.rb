@@ -6,7 +6,7 @@ require_relative "chromium"
 require_relative "server"
 
 Capybara.server = :puma, {Silent: true}
-Capybara.app = Server::Compressed.new(Server::App.new)
+Capybara.app = Server::Compressed.new(Server::App.without_sign_in.new)
 Capybara.default_driver = :chromium
 Capybara.javascript_driver = :chromium
 Capybara.default_max_wait_time = 10
