@@ -6,7 +6,7 @@ require_relative "heavy"
 module Server
   # Who asks the core: small plans are worked where they arrive, everything heavier aside and within its time.
   class Answers
-    # Seconds for a plan, and for what works many plans or draws pages.
+    # Seconds of the processor for a plan, and for what works many plans or draws pages.
     PLAN = 2
     MANY = 10
     WITHIN = Hash.new(MANY).merge(%i[work advised check bare templates finish_form summary].to_h { [_1, PLAN] }).freeze

@@ -120,6 +120,12 @@ module Server
         [problem("", "This was done already, perhaps on another screen. Nothing was changed.")]
     }
 
+    error(Store::Finished) {
+      answer 409,
+        [problem("count", "So many were not cut for: the others are finished, and in the notebook. To make it again, " \
+          "copy the wreath and cut for the copy. Nothing was changed.")]
+    }
+
     error(Store::Together) {
       answer 409,
         [problem("", "It was cut together with the other wreaths of its occasion: take it back there.")]

@@ -7,13 +7,14 @@ require_relative "aside/errands"
 require_relative "aside/wire"
 
 module Server
-  # Heavy questions are answered aside, in processes of their own: each has so much time, and is ended when that has
-  # passed or when whoever asked has gone. So nothing that takes long, in Ruby or in a solver, holds up anybody else.
+  # Heavy questions are answered aside, in processes of their own: each has so much of the processor, so that a busy
+  # machine makes it slower and refuses nothing, and is ended when it has had that or when whoever asked has gone. So
+  # nothing that takes long, in Ruby or in a solver, holds up anybody else.
   #
   # A nursery, one process without threads that has everything loaded, forks the workers; a worker that was ended is
   # replaced when it is next wanted.
   class Aside
-    # Raised when the time has passed, or the worker had no more room.
+    # Raised when the worker has had its time, or had no more room.
     Overdue = Class.new(StandardError)
     # Raised when whoever asked has gone.
     Gone = Class.new(StandardError)
@@ -26,6 +27,8 @@ module Server
     PATIENCE = 10
     # How often it is looked whether whoever asked is still there, in seconds.
     GLANCE = 0.25
+    # So many times longer than its share of the processor a worker is waited for, whatever the machine does.
+    LONGEST = 20
     # So many errands, and a worker gives its memory back.
     MOST_ERRANDS = 300
 
@@ -37,21 +40,22 @@ module Server
 
     # @param size [Integer] how many workers at most
     # @param waiting [Integer] how many may wait for one
-    def initialize(size: Etc.nprocessors.clamp(2, 4), waiting: 10)
-      @size, @most_waiting = size, waiting
+    # @param patience [Numeric] seconds for which they do
+    def initialize(size: Etc.nprocessors.clamp(2, 4), waiting: 10, patience: PATIENCE)
+      @size, @most_waiting, @patience = size, waiting, patience
       @idle, @hired, @waiting = [], 0, 0
       @lock, @free = Mutex.new, ConditionVariable.new
     end
 
     # @param errand [Symbol] one of {Errands}
-    # @param within [Numeric] seconds it may take
+    # @param within [Numeric] seconds of the processor it may take
     # @param asker [IO, nil] the connection of whoever asks
     # @return [Object] what the errand answers
     # @raise [Overdue, Gone, Busy, Failed, Lantern::Plan::Refused]
     def call(errand, *given, within:, asker: nil)
       worker = borrow
       kept = false
-      answer = ask(worker, errand, given, Clock.now + within, asker)
+      answer = ask(worker, errand, given, within, asker)
       kept = true
       opened(answer)
     rescue EOFError, Errno::ECONNRESET, Errno::EPIPE
@@ -75,11 +79,12 @@ module Server
 
     private
 
-    def ask(worker, errand, given, deadline, asker)
+    def ask(worker, errand, given, within, asker)
       worker.errands += 1
+      given_up, had = Clock.now + LONGEST * within, Clock.of(worker.number)
       worker.wire.write([errand, given])
       until (answer = worker.wire.read(GLANCE))
-        raise Overdue if Clock.now > deadline
+        raise Overdue if Clock.of(worker.number) - had > within || Clock.now > given_up
         raise Gone if asker && gone?(asker)
       end
       answer
@@ -103,7 +108,7 @@ module Server
 
     def borrow
       @lock.synchronize do
-        deadline = Clock.now + PATIENCE
+        deadline = Clock.now + @patience
         raise Busy if @waiting >= @most_waiting
         @waiting += 1
         begin
@@ -181,7 +186,17 @@ module Server
 
     # Seconds that no change of the clock on the wall touches.
     module Clock
+      PER_SECOND = Etc.sysconf(Etc::SC_CLK_TCK).to_f
+
       def self.now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+
+      # Of the processor, by all threads of a process; what cannot be read is of one that is no more.
+      # Source: proc(5), /proc/[pid]/stat, fields 14 and 15.
+      def self.of(process)
+        File.read("/proc/#{process}/stat").split(") ").last.split.values_at(11, 12).sum(&:to_i) / PER_SECOND
+      rescue SystemCallError
+        0.0
+      end
     end
     private_constant :Clock
   end

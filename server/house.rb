@@ -98,8 +98,8 @@ module Server
           chunked = head.key?("HTTP_TRANSFER_ENCODING")
           next MOST_OF_A_STRANGER unless chunked || head["CONTENT_LENGTH"].to_i > MOST_OF_A_STRANGER
           cookies = head["HTTP_COOKIE"].to_s.gsub(Safe::SECURE, COOKIE)
-          asked = Rack::MockRequest.env_for("/api/", "HTTP_COOKIE" => cookies, "HTTP_USER_AGENT" => head["HTTP_USER_AGENT"])
-          MOST_OF_A_STRANGER unless known.call(asked).first == 200
+          asked = {"HTTP_COOKIE" => cookies, "HTTP_USER_AGENT" => head["HTTP_USER_AGENT"]}
+          MOST_OF_A_STRANGER unless known.call(Rack::MockRequest.env_for("/api/", asked)).first == 200
         rescue Sequel::Error
           MOST_OF_A_STRANGER
         end

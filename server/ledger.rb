@@ -71,14 +71,15 @@ module Server
     #
     # @param kind [String]
     # @param entries [Array<Hash>] `material_id`, `kind`, the sides and `change`
+    # @param settles [Integer, nil] the cut that it belongs to, of which it settles so many wreaths' `share`
     # @return [Integer] the action's number
     # @raise [TooLittle]
-    def write(kind, entries, wreath: nil, undoes: nil)
+    def write(kind, entries, wreath: nil, undoes: nil, settles: nil, share: 0)
       @database.whole do
         ids = entries.map { _1[:material_id] }.uniq
         lock(ids)
         action = @database[:actions].insert(kind:, undoes:, wreath_id: wreath&.fetch(:id),
-          wreath_name: wreath&.fetch(:name))
+          wreath_name: wreath&.fetch(:name), settles:, share:)
         @database[:entries].multi_insert(entries.map { {**NO_SIDES, **_1, action_id: action} })
         change_lots(entries)
         @keepable.call(ids)
@@ -102,6 +103,19 @@ module Server
     end
 
     def undone?(action) = @database[:actions].where(undoes: action).any?
+
+    # Takes a cut back, and with it whatever its finishes changed: what is on hand is as if it had never been.
+    # @raise [TooLittle, Undone]
+    def undo_cut(action)
+      @database.whole do
+        settlements(action).order(:id).reverse.select_map(:id).each { undo(_1) }
+        undo(action) unless undone?(action)
+      end
+    end
+
+    # How many wreaths of a cut are finished, each of those that were cut together by itself.
+    # @return [Integer]
+    def settled(cut, wreath_id) = settlements(cut).where(wreath_id:).sum(:share).to_i
 
     # Makes what is on hand what it is said to be.
     # @param said [Array<Lot>]
@@ -138,6 +152,14 @@ module Server
     def lock(material_ids) = @database[:materials].where(id: material_ids.uniq).order(:id).for_update.select_map(:id)
 
     private
+
+    # What belongs to a cut and was not taken back. Finishes of before cuts were named belong to the cut before them.
+    def settlements(cut)
+      wreaths = @database[:wreaths].where(cut_action: cut).select(:id)
+      unnamed = Sequel.&({kind: "corrected", settles: nil, wreath_id: wreaths}, Sequel[:id] > cut)
+      undone = @database[:actions].exclude(undoes: nil).select(:undoes)
+      @database[:actions].where(Sequel.|({settles: cut}, unnamed)).exclude(id: undone)
+    end
 
     def nearest(lots, wanted) = lots.find { |lot| lot.size.zip(wanted.size).all? { |a, b| (a - b).abs <= SLACK } }
 

@@ -38,6 +38,9 @@ module Server
     # Raised when a material's id or a form's name is taken.
     Taken = Class.new(Refusal)
 
+    # Raised when more are finished than were cut for.
+    Finished = Class.new(Refusal)
+
     MIGRATIONS = File.join(__dir__, "migrations")
 
     # Raised when a wreath was cut already, or was not cut at all.

@@ -80,12 +80,13 @@ module Server
         # @return [(Array, Array<Lantern::Cut::Move>, Array<Hash>)] as of one plan
         def occasion_cutting(document) = [*Lantern::Ask::Occasion.cutting(document), rests(document["plans"])]
 
+        # @param of [Hash] how many are finished: `count` and those `before`
         # @return [Array<Hash>] the short form at the end of a make
-        def finish_form(plan, counts) = Lantern::Ask::Finish.new(plan).form(counts)
+        def finish_form(plan, counts, of = {}) = Lantern::Ask::Finish.new(plan, **of).form(counts)
 
         # @return [Hash] what a finished make took against what was planned
-        def finished(plan, used, seconds)
-          finish = Lantern::Ask::Finish.new(plan)
+        def finished(plan, used, seconds, of = {})
+          finish = Lantern::Ask::Finish.new(plan, **of)
           {lines: finish.lines(used), steps: finish.steps(seconds), over: finish.over(used)}
         end
 

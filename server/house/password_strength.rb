@@ -15,7 +15,9 @@ module Server
         "words that have nothing to do with each other are good"
 
       # @param own [Array<String>] what is known of whoever takes it
-      def self.guessed_soon?(password, *own) = Zxcvbn.zxcvbn(password, [*own.compact.map(&:to_s), *OURS])["score"] < ENOUGH
+      def self.guessed_soon?(password, *own)
+        Zxcvbn.zxcvbn(password, [*own.compact.map(&:to_s), *OURS])["score"] < ENOUGH
+      end
     end
   end
 end

@@ -18,7 +18,7 @@ module Server
 
           changes("/api/wreaths/:id/bench") { store.bench.take(id, sent["events"]) }
 
-          get("/api/wreaths/:id/finish") { JSON.generate("materials" => store.notebook.form(id)) }
+          get("/api/wreaths/:id/finish") { JSON.generate(store.notebook.form(id, (params["count"] || 1).to_i)) }
 
           changes("/api/wreaths/:id/finish", code: 201) { store.notebook.finish(id, sent) }
 
@@ -34,6 +34,8 @@ module Server
           end
 
           deletes("/api/makes/:id") { store.notebook }
+
+          put("/api/makes/:id/late") { JSON.generate(store.notebook.settle_late(id, sent["take"])) }
 
           get "/api/wreaths/:id/templates" do
             JSON.generate("templates" => asked(:templates, store.wreaths.find(id)["plan"]))

@@ -12,33 +12,58 @@ module Server
       end
 
       # @return [Array<Hash>] the latest first
-      def all = rows.reverse(:id).select(*COLUMNS).map { |row|
-        listed(row, wreath: row[:wreath_id], wreath_name: row[:wreath_name], lines: [], minutes: row[:minutes],
-          steps: [], note: row[:note], photo: false, made_at: stamps(row)["updated_at"]) { show(row) }
-      }
+      def all
+        late = @bench.late(rows.select(:id))
+        rows.reverse(:id).select(*COLUMNS).map { |row| shown(row, late) }
+      end
+
+      # Takes what came late for a make into it, or leaves it.
+      # @return [Hash] the make
+      # @raise [Missing]
+      def settle_late(id, take)
+        @database.whole do
+          row = rows.where(id:).for_update.first || raise(Missing)
+          late = @bench.late([id])[id]
+          rows.where(id:).update(**with_late(row, late), version: row[:version] + 1) if late && take
+          @bench.settle_late(id)
+          show(row(id))
+        end
+      end
 
       # The short form at the end of a make, filled in from the counts.
+      # @param count [Integer] how many were finished
+      # @return [Hash] a line for each of its `materials`; how many are `finished` of those that were cut together, and
+      #   how many more there may be at `most`
       # @raise [Missing, Lantern::Plan::Refused]
-      def form(wreath_id) =
-        @answers.call(:finish_form, @wreaths.find(wreath_id)["plan"], @bench.state(wreath_id)["counts"])
+      def form(wreath_id, count = 1)
+        share = @database.whole { @wreaths.share(wreath_id) }
+        of = {count: count.clamp(1, share[:quantity]), before: share[:settled]}
+        {"materials" => @answers.call(:finish_form, @wreaths.find(wreath_id)["plan"], @bench.state(wreath_id)["counts"],
+          of), "finished" => share[:settled], "most" => share[:quantity] - share[:settled]}
+      end
 
-      # Ends a make: it goes into the notebook, what was used more or less than planned into the ledger.
-      # @param said [Hash] `used` by material, `note`, `photo` as a data address
+      # Ends a make: it goes into the notebook, what was used more or less than planned into the ledger, as a share of
+      # what was cut. All finishes of a cut together are at most as many wreaths as were cut.
+      # @param said [Hash] `used` by material, `count` of wreaths, `note`, `photo` as a data address
       # @return [Hash] the make
-      # @raise [Missing, Lantern::Plan::Refused]
+      # @raise [Missing, Settled, Finished, Lantern::Plan::Refused]
       def finish(wreath_id, said)
         photo = @answers.call(:safe_picture, said["photo"], "photo") unless said["photo"].to_s.empty?
-        wreath, state = @wreaths.find(wreath_id), @bench.state(wreath_id)
-        finished = @answers.call(:finished, wreath["plan"], said["used"] || {}, state["seconds"])
+        wreath, state, count = @wreaths.find(wreath_id), @bench.state(wreath_id), said["count"] || 1
+        share = @database.whole { @wreaths.share(wreath_id) }
+        finished = @answers.call(:finished, wreath["plan"], said["used"] || {}, state["seconds"],
+          {count:, before: share[:settled]})
         @database.whole do
-          @database[:wreaths].where(id: wreath_id).for_update.get(:id)
+          # What was worked out holds only for the same cut, and as many finished of it.
+          raise Settled unless share == @wreaths.share(wreath_id)
+          raise Finished if count > share[:quantity] - share[:settled]
           wreath = @wreaths.find(wreath_id)
           id = rows.insert(wreath_id:, wreath_name: wreath["name"], plan: JSON.generate(wreath["plan"]),
             lines: JSON.generate(finished[:lines]), minutes: state["seconds"].values.sum / 60,
-            steps: JSON.generate(finished[:steps]), note: said["note"].to_s.strip[0, 4000],
+            steps: JSON.generate(finished[:steps]), note: said["note"].to_s.strip[0, 4000], count:,
             photo: photo && Sequel.blob(photo.bytes), photo_type: photo&.type)
           @bench.close(wreath_id, id)
-          settle(wreath, finished[:over]) if wreath["cut"]
+          settle(wreath, finished[:over], share[:cut], count) if share[:cut]
           show(row(id))
         end
       end
@@ -92,6 +117,29 @@ module Server
 
       private
 
+      def shown(row, late)
+        listed(row, wreath: row[:wreath_id], wreath_name: row[:wreath_name], lines: [], minutes: row[:minutes],
+          steps: [], note: row[:note], photo: false, made_at: stamps(row)["updated_at"], count: 1) { show(row, late) }
+      end
+
+      # A make with the time that came late.
+      def with_late(row, late)
+        steps = JSON.parse(row[:steps]).map do |step|
+          more = late["seconds"].fetch(step["key"], 0) / 60.0
+          step.merge("took" => (step["took"] + more).round(1))
+        end
+        {steps: JSON.generate(steps), minutes: row[:minutes] + late["seconds"].values.sum / 60}
+      end
+
+      # What came late, in words: how many more at which step, and how long.
+      def late_says(row, late)
+        titles = JSON.parse(row[:steps]).to_h { [_1["key"], _1["title"]] }
+        minutes = late["seconds"].values.sum / 60
+        counts = late["counts"].select { |_, count| count.positive? }
+        [*counts.map { |step, count| "#{count} at “#{titles[step] || step}”" }, *("#{minutes} min" if minutes.positive?)]
+          .join(", ")
+      end
+
       # By what was learned, when its plan had taken that up; else by the covering's own spread.
       def made(line, taken)
         covering = Lantern::Plan::Methods.find(line["method"]) or return
@@ -101,14 +149,14 @@ module Server
           mean: own.fetch("factor", 1.0).to_f, spread: [own.fetch("spread", covering.spread).to_f, 0.005].max)
       end
 
-      COLUMNS = %i[id wreath_id wreath_name plan lines minutes steps note photo_type version
+      COLUMNS = %i[id wreath_id wreath_name plan lines minutes steps note photo_type version count round
         created_at updated_at].freeze
       private_constant :COLUMNS
 
       def table = :makes
 
       # What was used beyond the cut sheet comes off the longest remnant, what was not used comes back.
-      def settle(wreath, over)
+      def settle(wreath, over, cut, share)
         ids = @materials.locked_ids(over.keys)
         plan = Lantern::Plan::Document.read(wreath["plan"])
         smallest = (plan.smallest_remnant * Ledger::PER_INCH).round
@@ -116,7 +164,7 @@ module Server
           next counted(ids[material], more.to_i) if plan.material(material).counted?
           difference(ids[material], (more * Ledger::PER_INCH).round, smallest)
         end
-        @ledger.write("corrected", entries, wreath: {id: wreath["id"], name: wreath["name"]}) if entries.any?
+        @ledger.write("corrected", entries, wreath: {id: wreath["id"], name: wreath["name"]}, settles: cut, share:)
       end
 
       # Of what is counted, one by one; no more than is there.
@@ -136,10 +184,11 @@ module Server
           ({material_id:, kind: "remnant", length: rest, change: 1} if rest >= smallest)].compact
       end
 
-      def show(row)
+      def show(row, late = @bench.late([row[:id]]))
+        said = late[row[:id]]&.then { late_says(row, _1) }.to_s
         stamps(row).merge("wreath" => row[:wreath_id], "wreath_name" => row[:wreath_name],
           "lines" => JSON.parse(row[:lines]), "minutes" => row[:minutes], "steps" => JSON.parse(row[:steps]),
-          "note" => row[:note],
+          "note" => row[:note], "count" => row[:count] || 1, **(said.empty? ? {} : {"late" => said}),
           "photo" => !row[:photo_type].nil?, "made_at" => row[:created_at].utc.strftime("%Y-%m-%dT%H:%M:%SZ"))
       end
     end

@@ -102,7 +102,7 @@ module Server
           row = locked(id)
           raise Settled unless row[:cut_action]
           @database[:wreaths].where(cut_action: row[:cut_action]).order(:id).for_update.select_map(:id)
-          @ledger.undo(row[:cut_action]) unless @ledger.undone?(row[:cut_action])
+          @ledger.undo_cut(row[:cut_action])
           @forms.give_back(row[:cut_action])
           @wreaths.uncut_together(row[:cut_action])
           rows.where(id:).update(cut_action: nil)

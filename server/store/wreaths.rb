@@ -108,6 +108,16 @@ module Server
         end
       end
 
+      # What a finish settles, once the wreath is locked: the cut it belongs to, how many it was cut for, and how many of
+      # them are finished.
+      # @return [Hash] `cut` (nil when it was not cut), `quantity` and `settled`
+      def share(id)
+        row = locked(id)
+        quantity = JSON.parse(row[:plan])["quantity"]
+        quantity = 1 unless quantity.is_a?(Integer) && quantity.positive?
+        {cut: row[:cut_action], quantity:, settled: row[:cut_action] ? settled(row, quantity) : 0}
+      end
+
       # The wreath that an action of the ledger cut, unless it was an occasion's.
       # @return [Integer, nil]
       def cut_by(action) = all_rows.where(cut_action: action, deleted_at: nil).get(:id)
@@ -122,7 +132,7 @@ module Server
           raise Settled unless row[:cut_action]
           raise Together if @database[:occasions].where(cut_action: row[:cut_action], deleted_at: nil).any?
           # An earlier version could take it back in the ledger and leave the wreath as it was.
-          @ledger.undo(row[:cut_action]) unless @ledger.undone?(row[:cut_action])
+          @ledger.undo_cut(row[:cut_action])
           @forms.give_back(row[:cut_action])
           back = update(id, row[:version], cut_action: nil)
           # Those that were cut with it on an occasion that is no more are taken back with it.
@@ -154,6 +164,13 @@ module Server
       def table = :wreaths
 
       def locked(id) = rows.where(id:).for_update.first || raise(Missing)
+
+      # A finish of before finishes said how many there were settled all that was cut.
+      def settled(row, quantity)
+        cut_at = @database[:actions].where(id: row[:cut_action]).select(:at)
+        before = @database[:makes].where(wreath_id: row[:id], count: nil).where { created_at >= cut_at }.any?
+        before ? quantity : @ledger.settled(row[:cut_action], row[:id])
+      end
 
       # The plan as it was saved, with what the stash now says of its materials; once it is cut, with
       # what the stash said then.

@@ -18,7 +18,7 @@ RSpec.describe Server::Aside do
   after { aside.stop }
 
   # Whoever gets stuck fails, and is not waited for.
-  around { |example| Timeout.timeout(60) { example.run } }
+  around { |example| Timeout.timeout(Patience.seconds(60)) { example.run } }
 
   def asking(**more) = Thread.new { aside.call(:occasion, heavy, within: 2, **more) }
     .tap { _1.report_on_exception = false }
@@ -114,7 +114,7 @@ end
 
 RSpec.describe Lantern::Cut do
   # Seconds in which a slow machine answers what has a limit of its own; what has none takes minutes.
-  def soon(&) = Timeout.timeout(20, &)
+  def soon(&) = Timeout.timeout(Patience.seconds(20), &)
 
   it "works every number of the wreath that once took for ever", :aggregate_failures do
     soon do
@@ -176,7 +176,7 @@ end
 
 RSpec.describe "Much of something", :api, :store do
   it "is refused or read soon: unknown keys, and outlines of many corners" do
-    Timeout.timeout(20) do
+    Timeout.timeout(Patience.seconds(20)) do
       keys = (0...50_000).to_h { ["unkown#{_1}", 1] }
       expect(problems(plan.merge(keys)).size).to be >= 50_000
       circle = ->(corners) {
@@ -197,7 +197,7 @@ RSpec.describe "Much of something", :api, :store do
     hoops = [{"shape" => "ring", "outside" => 10, "x" => -3}, {"shape" => "ring", "outside" => 10, "x" => 3}]
       .map { _1.merge("inside" => 10 - 2 * 0.004) }
     form = {"base" => "foam", "shape" => "composite", "face" => 0.004, "parts" => hoops}
-    worked = Timeout.timeout(20) { work(form:) }
+    worked = Timeout.timeout(Patience.seconds(20)) { work(form:) }
     # Two circles of radius 5 whose middles are 6 apart cross twice.
     expect(worked["form"]["findings"].find { _1["code"] == "tie_parts" }["says"]).to include("2 places")
   end

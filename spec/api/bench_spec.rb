@@ -99,7 +99,7 @@ RSpec.describe "The bench", :api, :store do
   it "takes what was used beyond the cut sheet from the longest remnant, and brings back what was not" do
     tape = ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [400])})
     made = ask(:post, "/wreaths",
-      {plan: plan(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape")])})
+      {plan: plan(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape")], quantity: 2)})
     cut = ->(wreath) {
       ask(:post, "/wreaths/#{wreath["id"]}/cut",
         {version: wreath["version"], cut_sheet: ask(:post, "/work", wreath["plan"])["cut_sheet"]})
@@ -114,6 +114,13 @@ RSpec.describe "The bench", :api, :store do
     expect(hand.call.sum).to be_within(1e-2).of(before.sum + 8)
     expect(ask(:get, "/materials/#{tape["id"]}/ledger")["entries"].first).to include("wreath_name" => "A wreath",
       "kind" => "returned")
+    # Both are finished: a third gives nothing back.
+    expect(ask(:post, "/wreaths/#{made["id"]}/finish", {used: {tape: 0}})["problems"][0]["at"]).to eq "count"
+    expect(status).to eq 409
+    expect(ask(:get, "/wreaths/#{made["id"]}/finish")).to include("finished" => 2, "most" => 0)
+    # And the cut taken back leaves what was there before it.
+    ask(:post, "/wreaths/#{made["id"]}/uncut", {version: ask(:get, "/wreaths/#{made["id"]}")["version"]})
+    expect(hand.call).to eq [400]
   end
 end
 

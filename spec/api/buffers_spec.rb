@@ -45,7 +45,7 @@ RSpec.describe Server::Buffers do
 
   def heads_of(port, times)
     socket = TCPSocket.new("127.0.0.1", port)
-    Array.new(times) { Timeout.timeout(5) { head_of(socket) } }
+    Array.new(times) { Timeout.timeout(Patience.seconds(5)) { head_of(socket) } }
   rescue Timeout::Error
     ["nothing in five seconds"]
   ensure

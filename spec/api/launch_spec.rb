@@ -147,7 +147,7 @@ RSpec.describe "The application, once it runs" do
     slow = TCPSocket.new(@application.address.host, @application.address.port)
     slow.write("POST /api/work HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\n" \
       "Content-Length: 5000\r\n\r\n")
-    answered = Timeout.timeout(60) do
+    answered = Timeout.timeout(Patience.seconds(60)) do
       loop do
         slow.write(" ")
         break slow.readpartial(200) if slow.wait_readable(1)
@@ -253,7 +253,7 @@ RSpec.describe Server::MariaDB do
     server.hold(true)
     began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     expect(server).not_to be_running
-    expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 10
+    expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < Patience.seconds(10)
   ensure
     server.hold(false)
     database&.disconnect

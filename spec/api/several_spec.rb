@@ -137,7 +137,7 @@ RSpec.describe "Several processes" do
     }
     expect(counts).to eq (1..20).to_a
     Process.kill(:KILL, before.first)
-    Timeout.timeout(30) { sleep 0.1 until (workers - before).any? }
+    Timeout.timeout(Patience.seconds(60)) { sleep 0.1 until (workers - before).any? }
     statuses = Array.new(20) { application.ask("get", "/wreaths/#{wreath["id"]}/bench").first }
     expect(statuses.uniq).to eq [200]
     # Heavy questions have workers of each process.

@@ -48,9 +48,9 @@ RSpec.describe "Advice on the screen", :browser, :store do
   it "says it for all wreaths of a day, and leads to the wreath that would give" do
     visit "/occasions"
     click_on "Lantern walk"
-    expect(page).to have_css("dl dt", text: "at the bench", wait: 30)
+    expect(page).to have_css("dl dt", text: "at the bench")
     find("label", text: "Buy", exact_text: true).click
-    within(find("ul[aria-label=Advice] li", text: /instead of .* on Door/, match: :first, wait: 30)) do
+    within(find("ul[aria-label=Advice] li", text: /instead of .* on Door/, match: :first)) do
       find("a", match: :first).click
     end
     expect(page).to have_css("footer li")

@@ -157,7 +157,7 @@ RSpec.describe "A way in for everyone", :browser, :store do
     visit "/"
     expect(page).to have_text("Pick a form and see it covered")
     click_on "Load the example street"
-    expect(page).to have_css("h2", text: "Door 7, rope ring", wait: 30)
+    expect(page).to have_css("h2", text: "Door 7, rope ring")
     expect(page).to have_no_button("Load the example street")
   end
 

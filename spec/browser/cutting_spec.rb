@@ -9,7 +9,7 @@ RSpec.describe "Cutting on the screen", :browser, :store do
     open_wreath("rust stripes", "cut")
     find("input[aria-label^='Cut: ']", match: :first).click
     expect(page).to have_text("1 of 1 ticked")
-    page.driver.wait_for_network_idle
+    quiet
     page.refresh
     expect(page).to have_text("1 of 1 ticked")
     click_on "I cut it"

@@ -29,7 +29,7 @@ RSpec.describe "What goes into a wreath, on the screen", :browser, :store do
     find("div[data-place='steps.0.title'] input").set("Let it dry overnight")
     saved
     visit "/wreaths/#{id}/bench"
-    expect(page).to have_css("nav, footer, ol, ul", text: "Let it dry overnight", wait: 10)
+    expect(page).to have_css("nav, footer, ol, ul", text: "Let it dry overnight")
   end
 
   it "hangs a sign in the middle of the opening, with the cord it takes" do

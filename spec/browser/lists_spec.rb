@@ -122,7 +122,7 @@ RSpec.describe "The lists", :browser, :store do
     open_wreath("marigold", "form")
     fill_in "Outside, across", with: "no length"
     expect(page).to have_css("[role=alert]", text: /must be a length/)
-    page.driver.wait_for_network_idle
+    quiet
     refused = page.driver.network_traffic.select { (_1.response&.status || 0) >= 400 }
     expect(refused.map { [_1.response.status, _1.url] }).to eq []
   end

@@ -9,7 +9,7 @@ RSpec.describe "Occasions on the screen", :browser, :store do
   def open_walk
     visit "/occasions"
     click_on "Lantern walk"
-    expect(page).to have_css("dl dt", text: "at the bench", wait: 30)
+    expect(page).to have_css("dl dt", text: "at the bench")
   end
 
   it "shows the days, the money and what planning together saves, without a word typed" do
@@ -46,7 +46,7 @@ RSpec.describe "Occasions on the screen", :browser, :store do
     find("label", text: "Wreaths", exact_text: true).click
     check "Door 8, twelve bows"
     check "Door 7, rope ring"
-    expect(page).to have_css("dd", text: /\A2\z/, wait: 20)
+    expect(page).to have_css("dd", text: /\A2\z/)
     expect(page).to have_css("dt", text: /of \$30\.00 to spare|over the \$30\.00/)
     find("label", text: "Days", exact_text: true).click
     expect(page).to have_css("ol li", text: /They hang.*1 May 2031/m)

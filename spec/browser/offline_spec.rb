@@ -60,7 +60,7 @@ RSpec.describe "Without a server", :browser do
     id = page.current_path[%r{/wreaths/(\d+)}, 1]
     expect(page).to have_css("footer li")
     visit "/wreaths/#{id}/bench"
-    find("nav[aria-label=Steps] button", text: "Coil the cord", wait: 30).click
+    find("nav[aria-label=Steps] button", text: "Coil the cord").click
     press(:space)
     expect(page).to have_css("[data-kept]", text: "Saved")
     kept_on_this_device
@@ -91,10 +91,10 @@ RSpec.describe "Without a server", :browser do
         expect(page).to have_css("[data-count]", text: /\A4\z/)
       end
       application.start
-      expect(page).to have_css("[data-kept]", text: "Saved", wait: 20)
-      Capybara.using_session(:default) { expect(page).to have_css("[data-kept]", text: "Saved", wait: 20) }
+      expect(page).to have_css("[data-kept]", text: "Saved")
+      Capybara.using_session(:default) { expect(page).to have_css("[data-kept]", text: "Saved") }
       # One before, two here, three there.
-      expect(page).to have_css("[data-count]", text: /\A6\z/, wait: 20)
+      expect(page).to have_css("[data-count]", text: /\A6\z/)
       expect(application.ask("get", "/wreaths/#{id}/bench").last["counts"]).to eq("base.coil" => 6)
     end
   end
@@ -118,8 +118,8 @@ RSpec.describe "Without a server", :browser do
     end
 
     def arrived(count)
-      expect(page).to have_css("[data-kept]", text: "Saved", wait: 20)
-      expect(page).to have_css("[data-count]", text: /\A#{count}\z/, wait: 20)
+      expect(page).to have_css("[data-kept]", text: "Saved")
+      expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
     end
 
     it "counts on a phone that was paired, with its network cut and with the server killed, and both are right" do
@@ -131,7 +131,7 @@ RSpec.describe "Without a server", :browser do
       first("h2 a", text: "Door 7, rope ring").click
       bench = "/wreaths/#{page.current_path[%r{/wreaths/(\d+)}, 1]}/bench"
       visit bench
-      find("nav[aria-label=Steps] button", text: "Coil the cord", wait: 30).click
+      find("nav[aria-label=Steps] button", text: "Coil the cord").click
       press(:space)
       arrived(1)
       on_another_device do

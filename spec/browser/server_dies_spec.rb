@@ -24,7 +24,7 @@ RSpec.describe "A server that dies at the bench", :browser do
     id = page.current_path[%r{/wreaths/(\d+)}, 1]
     visit "/wreaths/#{id}/bench"
     {"Cut the pieces" => 2, "Coil the cord" => 3, "Push in the fillers" => 4}.each do |title, count|
-      find("nav[aria-label=Steps] button", text: title, wait: 30).click
+      find("nav[aria-label=Steps] button", text: title).click
       expect(page).to have_css("h2", text: title)
       press(:space)
       expect(page).to have_css("[data-count]", text: /\A1\z/)
@@ -33,7 +33,7 @@ RSpec.describe "A server that dies at the bench", :browser do
       expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
       expect(page).to have_css("[data-kept]", text: "the server is away")
       expect(application.start.address.to_s).to eq address
-      expect(page).to have_css("[data-kept]", text: "Saved", wait: 20)
+      expect(page).to have_css("[data-kept]", text: "Saved")
       expect(page).to have_css("[data-count]", text: /\A#{count}\z/)
       page.refresh
       expect(page).to have_css("h2", text: title)

@@ -71,7 +71,7 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
   it "keeps the bow and the hanger when another covering is taken" do
     id = open_wreath("rope and bow", "cover")
     click_on "See all on this form", match: :first
-    expect(page).to have_css("h3, h2", text: "Spiral wrap", wait: 20)
+    expect(page).to have_css("h3, h2", text: "Spiral wrap")
     find("li", text: "Spiral wrap", match: :first).click_on "Take this"
     expect(page).to have_css("section[aria-label=Cover] h2", text: "Spiral wrap")
     saved

@@ -27,7 +27,7 @@ RSpec.describe "Every view", :browser, :store do
     views.each do |path, there|
       as_the_machine("light")
       visit path
-      expect(page).to have_css(there, minimum: 1, wait: 30)
+      expect(page).to have_css(there, minimum: 1)
       expect(page).to be_axe_clean, path
       day = page.evaluate_script("getComputedStyle(document.body).backgroundColor")
       as_the_machine("dark")
@@ -42,7 +42,7 @@ RSpec.describe "Every view", :browser, :store do
   it "holds on a phone and at twice the size: nothing runs out to the side" do
     views.each do |path, there|
       visit path
-      expect(page).to have_css(there, minimum: 1, wait: 30)
+      expect(page).to have_css(there, minimum: 1)
       [[390, 844], [640, 400]].each do |width, height|
         keep_window(width, height) do
           expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= width, path

@@ -70,7 +70,7 @@ RSpec.describe "Workshops on the screen", :browser, :store do
       expect(page).to have_field("Name of the wreath", disabled: true)
       expect(page).to be_axe_clean
       find("nav[aria-label=Stages] a", text: /\ABench/).click
-      find("nav[aria-label=Steps] button", text: "Coil the cord", wait: 30).click
+      find("nav[aria-label=Steps] button", text: "Coil the cord").click
       3.times { click_on "One more" }
       expect(page).to have_css("[data-kept]", text: "Saved")
       visit "#{address}/stash"
@@ -91,7 +91,7 @@ RSpec.describe "Workshops on the screen", :browser, :store do
       come_in("Teasel", workshop: "Teasel’s loft")
       expect(page).to have_no_text("Door 7")
       click_on "Load the example street"
-      expect(page).to have_css("h2 a", text: "Door 7, rope ring", wait: 30)
+      expect(page).to have_css("h2 a", text: "Door 7, rope ring")
       visit "#{address}/settings"
       expect(page).to have_css("h2", text: "Teasel’s loft")
       fill_in "Name of a new workshop", with: "Guild table"
@@ -100,7 +100,7 @@ RSpec.describe "Workshops on the screen", :browser, :store do
       expect(page).to have_no_text("Door 7")
       visit "#{address}/settings"
       click_on "Go to Teasel’s loft"
-      expect(page).to have_css("h2 a", text: "Door 7, rope ring", wait: 30)
+      expect(page).to have_css("h2 a", text: "Door 7, rope ring")
       visit "#{address}/settings"
       find("summary", text: "Delete everything").click
       fill_in "Its name, to be sure: Teasel’s loft", with: "Teasel’s loft"

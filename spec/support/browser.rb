@@ -3,13 +3,15 @@
 require "capybara/rspec"
 require_relative "../../server/buffers"
 require_relative "chromium"
+require_relative "patience"
 require_relative "server"
+require_relative "tried_again"
 
 Capybara.server = :puma, {Silent: true}
 Capybara.app = Server::Compressed.new(Server::App.without_sign_in.new)
 Capybara.default_driver = :chromium
 Capybara.javascript_driver = :chromium
-Capybara.default_max_wait_time = 10
+Capybara.default_max_wait_time = Patience.seconds(Patience::FOR_A_SCREEN)
 Capybara.enable_aria_label = true
 
 # Ways around the screens.
@@ -22,9 +24,12 @@ module Driving
     visit "/wreaths/#{id}/#{stage}"
     expect(page).to have_css("footer li")
     # What a wise friend says comes beside the plan, and moves what stands below it.
-    page.driver.wait_for_network_idle
+    quiet
     id
   end
+
+  # Nothing is asked any more, and nothing that was asked is still to come.
+  def quiet = page.driver.wait_for_network_idle(timeout: Patience.seconds(60))
 
   # From the first question to a wreath: a ring of the usual size, in the covering that is named.
   def begin_wreath(covering = "Rope coil")
@@ -54,7 +59,7 @@ end
 RSpec::Matchers.define :be_axe_clean do |rules|
   axe = File.read(File.expand_path("../../web/node_modules/axe-core/axe.min.js", __dir__))
   match do |page|
-    page.driver.wait_for_network_idle
+    page.driver.wait_for_network_idle(timeout: Patience.seconds(60))
     page.execute_script(axe)
     look = <<~JS
       const [options, done] = arguments
@@ -64,7 +69,7 @@ RSpec::Matchers.define :be_axe_clean do |rules|
     JS
     # On a busy machine axe looks for longer than a person would wait for a screen.
     options = rules ? {runOnly: rules} : {}
-    @faults = Capybara.using_wait_time(60) { page.evaluate_async_script(look, options) }
+    @faults = Capybara.using_wait_time(Patience.seconds(120)) { page.evaluate_async_script(look, options) }
     @faults.empty?
   end
   failure_message { "axe found:\n#{@faults.join("\n")}" }
@@ -74,6 +79,9 @@ RSpec.configure do |config|
   config.include Capybara::DSL, :browser
   config.include Capybara::RSpecMatchers, :browser
   config.include Driving, :browser
-  config.before(:each, :browser) { page.driver.clear_cookies }
+  config.before(:each, :browser) do
+    Capybara.default_max_wait_time = Patience.seconds(Patience::FOR_A_SCREEN)
+    page.driver.clear_cookies
+  end
   config.after(:each, :browser) { Capybara.reset_sessions! }
 end

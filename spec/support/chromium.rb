@@ -12,6 +12,6 @@ module Chromium
 end
 
 Capybara.register_driver(:chromium) do |app|
-  Capybara::Cuprite::Driver.new(app, window_size: [1280, 800], timeout: 30, process_timeout: 60,
+  Capybara::Cuprite::Driver.new(app, window_size: [1280, 800], timeout: 300, process_timeout: 300,
     browser_path: Chromium::PATH, browser_options: Chromium::OPTIONS.dup)
 end

@@ -27,6 +27,16 @@ module Devices
 
   def password = "nine lanterns hung"
 
+  # As if something had been tried so often just now, whichever period it is counted in when it is tried next.
+  # @param what [String] of rack-attack: the limit's name, and whom it counts
+  def tried_before(what, times, period)
+    began = Time.now.to_i / period
+    (began..began + 3_600 / period).each do |number|
+      RealStore.database[:attempts].replace(name: "rack::attack:#{number}:#{what}", number: times,
+        until: Sequel.lit("UTC_TIMESTAMP() + INTERVAL 2 HOUR"))
+    end
+  end
+
   # The maker at the machine itself, with the first account.
   def maker = device(from: "127.0.0.1", agent: "Mozilla/5.0 (X11; Linux) Firefox/140").tap { |browser|
     on(browser, :post, "/account/first", {login: "Wick", password:})

@@ -4,6 +4,7 @@ require "net/http"
 require "openssl"
 require "socket"
 require "timeout"
+require_relative "patience"
 
 # The example configuration of the proxy as it stands, but for its paths and ports, with a certificate that it signs
 # itself.
@@ -24,7 +25,7 @@ class Proxy
     path = File.join(@folder, "nginx.conf").tap { File.write(_1, configuration) }
     @number = Process.spawn("nginx", "-p", @folder, "-e", File.join(@folder, "errors"), "-c", path, "-g",
       "error_log #{File.join(@folder, "errors")}; daemon off;")
-    Timeout.timeout(60) { sleep(0.05) until File.exist?(File.join(@folder, "pid")) }
+    Timeout.timeout(Patience.seconds(60)) { sleep(0.05) until File.exist?(File.join(@folder, "pid")) }
     self
   end
 

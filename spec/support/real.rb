@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "patience"
 require_relative "../../server/app"
 require_relative "../../server/demo"
 require_relative "../../server/house"
@@ -31,12 +32,12 @@ module RealStore
     # Another database on the same server.
     def connect(name) = server.connect(name)
 
-    # Who answers what is heavy, as in the application; with more time, since specs share the machine in four lanes.
+    # Who answers what is heavy, as in the application; with more time, since a machine may be slower by half.
     def answers = @answers ||= Server::Answers.new(aside, within: longer)
 
     def longer = Server::Answers::WITHIN.transform_values { 4 * _1 }.tap { _1.default = 4 * Server::Answers::MANY }
 
-    def aside = @aside ||= Server::Aside.new
+    def aside = @aside ||= Server::Aside.new(patience: Patience.seconds(60))
 
     def store = @store ||= Server::Store.new(database, answers:, backups: BACKUPS)
 

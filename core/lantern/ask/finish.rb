@@ -3,14 +3,18 @@
 module Lantern
   module Ask
     # The end of a make: what each material was planned to take, what the counts say it took, and what it
-    # really took, by covering, for the notebook to learn from.
+    # really took, by covering, for the notebook to learn from. One wreath of several alike is finished, or more of
+    # them at once.
     class Finish
       # @param document [Hash] a plan
+      # @param count [Integer] how many were finished
+      # @param before [Integer] how many of those that were cut together were finished before
       # @raise [Plan::Refused]
-      def initialize(document)
+      def initialize(document, count: 1, before: 0)
         @work = Work.read(document)
         @plan = @work.plan
         @layers = @work.layers
+        @count, @before = count, before
       end
 
       # One line for each material, filled in from what was counted at the bench.
@@ -18,7 +22,7 @@ module Lantern
       # @return [Array<Hash>] ready for JSON
       def form(counts)
         materials.map do |material|
-          planned = total(material)
+          planned = share(material)
           used = planned * done(material, counts)
           {"material" => material.id, "name" => material.name, "counted" => material.counted?,
            "planned" => number(material, planned), "planned_says" => says(material, planned),
@@ -39,9 +43,9 @@ module Lantern
           # What the steps use up without a covering naming it is no covering's to learn.
           whole = @layers.sum { total_of(_1.needs, material) } + total_of(@work.supplies.needs, material)
           @layers.filter_map do |layer|
-            planned = total_of(layer.needs, material)
-            next unless planned.positive? && whole.positive?
-            share = amount.to_f * planned / whole
+            one = total_of(layer.needs, material)
+            next unless one.positive? && whole.positive?
+            share, planned = amount.to_f * one / whole, @count * one
             {"method" => layer.class.method_name.to_s, "title" => layer.class.title, "material" => material.id,
              "name" => material.name,
              "planned" => planned.to_f.round(4), "used" => share.round(4), "planned_says" => says(material, planned),
@@ -58,8 +62,8 @@ module Lantern
         @work.course.steps.filter_map do |step|
           next unless seconds.fetch(step.id, 0).positive?
           layer = @layers.find { _1.id == step.layer }
-          own = layer && {"method" => layer.class.method_name.to_s, "expected" => (step.minutes / layer.pace).round(2)}
-          {"key" => step.id, "title" => step.title, "planned" => step.minutes.round(1),
+          own = layer && {"method" => layer.class.method_name.to_s, "expected" => (@count * step.minutes / layer.pace).round(2)}
+          {"key" => step.id, "title" => step.title, "planned" => (@count * step.minutes).round(1),
            "took" => (seconds[step.id] / 60.0).round(1), **(own || {})}
         end
       end
@@ -69,7 +73,7 @@ module Lantern
       def over(used)
         read = readings(used)
         materials.reject(&:sheets?).to_h do |material|
-          planned = material.counted? ? whole_ones(material) : total(material).to_r.round(4)
+          planned = share(material).to_r.round(4)
           [material.id, (read[material.id] || planned).to_r - planned]
         end
       end
@@ -81,8 +85,15 @@ module Lantern
       # All that one wreath asks of a material: its layers, its steps, and the form itself.
       def total(material) = total_of(@work.asked.map(&:need), material)
 
+      # What those that were finished now had of what was cut for all: of whole things, what the first so many take less
+      # what those before them took, so that all shares together are what was cut.
+      def share(material)
+        return @count * total(material) unless material.counted?
+        whole_ones(material, @before + @count) - whole_ones(material, @before)
+      end
+
       # Half a stem takes a stem.
-      def whole_ones(material) = (total(material) - 1e-9).ceil
+      def whole_ones(material, wreaths) = (total(material) * wreaths - 1e-9).ceil
 
       def total_of(needs, material) = needs.select { _1.material == material.id }.sum(&:total)
 

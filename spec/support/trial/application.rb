@@ -5,6 +5,7 @@ require "net/http"
 require "socket"
 require "timeout"
 require_relative "../../../server/mariadb"
+require_relative "../patience"
 
 module Trial
   # The application as its own process in a folder of its own: started, asked, and killed as a power cut would.
@@ -27,7 +28,7 @@ module Trial
     def start
       reader = spawn
       @said = +""
-      Timeout.timeout(PATIENCE) { @said << reader.readline until @said.include?("Crisp Lantern is at") }
+      Timeout.timeout(Patience.seconds(PATIENCE)) { @said << reader.readline until @said.include?("Crisp Lantern is at") }
       @address = URI(@said[%r{http://[\d.]+:\d+}])
       self
     ensure
@@ -91,7 +92,8 @@ module Trial
       request["content-type"] = "application/json" if body
       request["idempotency-key"] = name if name
       request.body = body.is_a?(String) ? body : JSON.generate(body) if body
-      answer = Net::HTTP.start(address.host, address.port, open_timeout: 2, read_timeout: patience) {
+      answer = Net::HTTP.start(address.host, address.port, open_timeout: Patience.seconds(2),
+        read_timeout: Patience.seconds(patience)) {
         _1.request(request)
       }
       json = answer.body && answer["content-type"].to_s.include?("application/json")

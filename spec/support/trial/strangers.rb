@@ -19,10 +19,12 @@ module Trial
       first_letter: -> { _1.sub("a", "%61") }, last_letter_of_api: -> { _1.sub("api", "ap%69") },
       middle_letter: -> { _1.sub("api", "a%70i") }, api_whole: -> { _1.sub("api", "%61%70%69") },
       capital_letter: -> { _1.sub("api", "%41pi") }, twice_encoded: -> { _1.sub("a", "%2561") },
-      thrice_encoded: -> { _1.sub("a", "%252561") }, doubled_first: -> { "/#{_1}" }, doubled: -> { _1.sub("/api/", "/api//") },
+      thrice_encoded: -> { _1.sub("a", "%252561") }, doubled_first: -> { "/#{_1}" },
+      doubled: -> { _1.sub("/api/", "/api//") },
       tripled: -> { "//#{_1}" }, doubled_last: -> { "#{_1}//" }, dot_first: -> { "/.#{_1}" },
       dot: -> { _1.sub("/api", "/api/.") }, up_first: -> { "/x/..#{_1}" }, up: -> { _1.sub("/api", "/api/x/..") },
-      up_last: -> { "#{_1}/x/.." }, up_from_assets: -> { "/assets/..#{_1}" }, up_from_page: -> { "/index.html/..#{_1}" },
+      up_last: -> { "#{_1}/x/.." }, up_from_assets: -> { "/assets/..#{_1}" },
+      up_from_page: -> { "/index.html/..#{_1}" },
       above: -> { "/..#{_1}" }, slash_first: -> { "/%2f#{_1[1..]}" }, slash_capital: -> { "/%2F#{_1[1..]}" },
       slash: -> { _1.sub("/api/", "/api%2f") }, slash_up: -> { "/x/..%2f#{_1[1..]}" },
       from_invitation: -> { "/api/invitations/..%2f#{_1.delete_prefix("/api/")}" },
@@ -32,7 +34,8 @@ module Trial
       up_by_backslash: -> { "/x\\..#{_1}" }, nought: -> { "#{_1}%00" }, nought_first: -> { "/%00#{_1[1..]}" },
       line: -> { "#{_1}%0a" }, line_first: -> { "/%0d%0a#{_1[1..]}" }, tab: -> { _1.sub("/api", "/api%09") },
       control_of_latin: -> { "#{_1}%C2%85" }, overlong: -> { _1.sub("a", "%C1%A1") }, not_encoded: -> { "#{_1}%" },
-      of_another_kind: -> { _1.sub("a", "%u0061") }, last_letter: -> { _1.sub(/\w\z/) { |last| format("%%%02X", last.ord) } }
+      of_another_kind: -> { _1.sub("a", "%u0061") },
+      last_letter: -> { _1.sub(/\w\z/) { |last| format("%%%02X", last.ord) } }
     }.freeze
 
     Found = Struct.new(:who, :spelling, :verb, :path, :status, keyword_init: true)

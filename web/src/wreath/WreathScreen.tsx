@@ -3,16 +3,8 @@ import { Fragment, useState } from "react"
 import { Link, useParams } from "react-router"
 import { CoveringsView } from "../coverings/CoveringsView"
 import { Sheet } from "../drawing/Sheet"
-import {
-  answered,
-  api,
-  type Declarations,
-  type Material,
-  type Plan,
-  type Problem,
-  type Units,
-  type WorkedPlan,
-} from "../keep/client"
+import type { Declarations, Material, Plan, Problem, Units, WorkedPlan } from "../keep/client"
+import { turned } from "../keep/turned"
 import { useDeclarations, useIsMaker, useWork } from "../keep/queries"
 import { Conflict } from "../pieces/Conflict"
 import { Fetching } from "../pieces/Fetching"
@@ -81,8 +73,7 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
   }
   const problems = work?.problems ?? []
   const maker = useIsMaker()
-  const changeUnits = async (units: Units) =>
-    wreath.change(answered(await api.POST("/units", { body: { plan, to: units } })))
+  const changeUnits = async (units: Units) => wreath.change(await turned(wreath.latest, units))
   const parts = { id, stage, wreath, plan, declarations, worked, problems, unworked: unworked?.message }
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
