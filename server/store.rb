@@ -86,7 +86,7 @@ module Server
     attr_reader :own
 
     attr_reader :settings, :kept, :pictures, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench,
-      :notebook, :backups
+      :notebook, :backups, :revisions
 
     # @param database [Sequel::Database]
     # @param answers [Answers] whom it asks what a plan comes to
@@ -99,7 +99,7 @@ module Server
       Store.migrate(database, backups:) unless ready
       @own = Own.new(database, workshop, most:)
       @settings, @kept, @pictures, @bench = Settings.new(@own), Kept.new(@own), Pictures.new(@own), Bench.new(@own)
-      @ledger = Ledger.new(@own)
+      @ledger, @revisions = Ledger.new(@own), Revisions.new(@own)
       @materials = Materials.new(@own, @ledger)
       @forms = Forms.new(@own, answers)
       @wreaths = Wreaths.new(@own, @materials, @forms, @ledger, answers)
@@ -180,4 +180,5 @@ require_relative "store/materials"
 require_relative "store/notebook"
 require_relative "store/occasions"
 require_relative "store/pictures"
+require_relative "store/revisions"
 require_relative "store/wreaths"

@@ -24,6 +24,8 @@ module Server
           # Problems are an answer too: a maker in the middle of typing makes them all the time.
           post("/api/work/try") { tried { asked(:work, sent) } }
 
+          get("/api/revisions") { JSON.generate("revisions" => store.revisions.all) }
+
           get("/api/settings") { JSON.generate(store.settings.all) }
 
           put("/api/settings") { JSON.generate(store.settings.change(sent)) }

@@ -28,6 +28,13 @@ module Server
         rows.all.to_h { [_1[:slug], _1.merge(stock: stock.fetch(_1[:id], []))] }
       end
 
+      # @return [Array<String>] all ids that materials have
+      def ids = rows.select_map(:slug)
+
+      # @return [Hash{String=>(Hash, String)}] what is kept of these, with their units
+      def documents(ids) = rows.where(slug: ids).select_hash(:slug, %i[document units])
+        .transform_values { |document, units| [JSON.parse(document), units] }
+
       # Keeps others from changing these materials' lots until the transaction ends.
       # @return [Hash{String=>Integer}] rows by their materials' ids
       def locked_ids(slugs) = rows.where(slug: slugs).order(:id).for_update.select_hash(:slug, :id)

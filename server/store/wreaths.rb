@@ -72,16 +72,21 @@ module Server
       def uncut_together(action) = all_rows.where(cut_action: action).order(:id).for_update.all
         .each { |row| all_rows.where(id: row[:id]).update(cut_action: nil, version: row[:version] + 1) }
 
+      # @return [Hash] the wreath; what it names by an id that is another thing's in the stash has an id of its own then,
+      #   and stands under `kept_apart`
       # @raise [Lantern::Plan::Refused] when it could not be shown again
       def add(plan)
         showable(plan)
-        @database.whole { insert(name: name(plan), plan: JSON.generate(plan)) }
+        plan, apart = apart(plan)
+        @database.whole { insert(name: name(plan), plan: JSON.generate(plan)) }.merge(apart)
       end
 
+      # @return [Hash] as of {#add}
       # @raise [Missing, Outdated, Lantern::Plan::Refused]
       def change(id, version, plan)
         showable(plan)
-        @database.whole { update(id, version, name: name(plan), plan: JSON.generate(plan)) }
+        plan, apart = apart(plan, JSON.parse(row(id)[:plan]))
+        @database.whole { update(id, version, name: name(plan), plan: JSON.generate(plan)) }.merge(apart)
       end
 
       # Takes what the cut sheet says out of the stash, remnants back in; the plan keeps the stash as
@@ -164,6 +169,17 @@ module Server
       def table = :wreaths
 
       def locked(id) = rows.where(id:).for_update.first || raise(Missing)
+
+      # Two things with one id are kept as two.
+      # @param before [Hash] the plan as it was last kept
+      # @return [(Hash, Hash)] the plan, and what is said of it
+      def apart(plan, before = {})
+        own = @materials.documents(Array(plan["materials"]).map { _1["id"].to_s })
+        apart = Lantern::Plan::Apart.new(own, taken: own.empty? ? [] : @materials.ids)
+        plan, ids = apart.call(plan, before: Array(before["materials"]).grep(Hash))
+        return [plan, {}] if ids.empty?
+        [plan, {"kept_apart" => plan["materials"].select { ids.value?(_1["id"]) }.map { _1.slice("id", "name") }}]
+      end
 
       # A finish of before finishes said how many there were settled all that was cut.
       def settled(row, quantity)

@@ -160,3 +160,23 @@ RSpec.describe "What is kept", :api, :store do
     RealStore.server.start
   end
 end
+
+RSpec.describe "A plan with a material of its own", :api, :store do
+  it "keeps it beside another thing of the stash with the same id, and says so" do
+    ask(:post, "/materials", {units: "in", material: rope})
+    silk = rope(name: "Silk cord", diameter: 0.125, offers: [{"length" => 60, "price" => "8.00"}])
+    kept = ask(:post, "/wreaths", {plan: plan(materials: [silk], layers: [layer("rope_coil", "rope")])})
+    expect(kept["kept_apart"]).to eq [{"id" => "rope-2", "name" => "Silk cord"}]
+    expect(kept["plan"]["materials"]).to match [include("id" => "rope-2", "name" => "Silk cord", "diameter" => 0.125)]
+    again = ask(:get, "/wreaths/#{kept["id"]}")
+    expect([again["plan"], again.key?("kept_apart")]).to eq [kept["plan"], false]
+    # What is the stash's is the stash's, also when the stash has changed since the screen was loaded.
+    same = ask(:post, "/wreaths", {plan: plan(materials: [rope], layers: [layer("rope_coil", "rope")])})
+    renamed = rope(name: "Hemp cord, waxed")
+    row = ask(:get, "/materials")["materials"][0]
+    ask(:put, "/materials/#{row["id"]}", {version: row["version"], units: "in", material: renamed})
+    saved = ask(:put, "/wreaths/#{same["id"]}", {version: 1, plan: same["plan"].merge("name" => "Mine")})
+    expect(saved.key?("kept_apart")).to be false
+    expect(saved["plan"]["materials"][0]["name"]).to eq "Hemp cord, waxed"
+  end
+end

@@ -18,36 +18,28 @@ module Lantern
         from = document["units"]
         return document if from == to || !%w[in cm].include?(from)
         way = Way.new(from:, to:, open: Document.open_form?(document))
-        Document.fields.reduce(document) { |plan, field| put(plan, field, way) }.merge("units" => to)
+        Rewriting.call(document) { |value, field| convert(value, field, way) }.merge("units" => to)
       end
 
       # One material on its own, from one kind of units to the other.
       def change_material(material, from:, to:)
         return material if from == to || !%w[in cm].include?(to)
-        convert(material, Material::Reader.new(:material), Way.new(from:, to:, open: false))
-      end
-
-      def put(object, field, way)
-        key = field.name.to_s
-        (object.is_a?(Hash) && object.key?(key)) ? object.merge(key => convert(object[key], field, way)) : object
+        way = Way.new(from:, to:, open: false)
+        Rewriting.value(material, Material::Reader.new(:material)) { |value, field| convert(value, field, way) }
       end
 
       def convert(value, field, way)
-        from, to = way.from, way.to
         case field
-        when Field::Length then length(value, from, to)
-        when Field::Stop then way.open ? length(value, from, to) : value
-        when Field::Area then if value.is_a?(Numeric)
-                                (value * (Measure::Length::IN.fetch(from) / Measure::Length::IN.fetch(to))**2)
-                                  .to_f.then { (_1 == _1.round) ? _1.round : _1 }
-                              else
-                                value
-                              end
-        when Field::List then value.is_a?(Array) ? value.map { convert(_1, field.of, way) } : value
-        when Field::Record then field.fields.reduce(value) { |object, each| put(object, each, way) }
-        else field.respond_to?(:fields_for) ? field.fields_for(value)
-          .reduce(value) { |object, each| put(object, each, way) } : value
+        when Field::Length then length(value, way.from, way.to)
+        when Field::Stop then way.open ? length(value, way.from, way.to) : value
+        when Field::Area then value.is_a?(Numeric) ? area(value, way) : value
+        else value
         end
+      end
+
+      def area(value, way)
+        turned = (value * (Measure::Length::IN.fetch(way.from) / Measure::Length::IN.fetch(way.to))**2).to_f
+        (turned == turned.round) ? turned.round : turned
       end
 
       def length(value, from, to)
@@ -58,7 +50,7 @@ module Lantern
         value
       end
 
-      private_class_method :put, :convert, :length
+      private_class_method :convert, :area, :length
     end
   end
 end

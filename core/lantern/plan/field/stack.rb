@@ -7,6 +7,9 @@ module Lantern
       class Stack < Field
         MOST = 12
 
+        # @return [List] what may stand there, where they are named
+        attr_reader :ids
+
         def initialize(name, kinds:, **rest)
           super(name, **rest)
           @count = Count.new(name, most: MOST, label:)
