@@ -43,7 +43,7 @@ module Server
     # @param patience [Numeric] seconds for which they do
     def initialize(size: Etc.nprocessors.clamp(2, 4), waiting: 10, patience: PATIENCE)
       @size, @most_waiting, @patience = size, waiting, patience
-      @idle, @hired, @waiting = [], 0, 0
+      @idle, @hired, @waiting, @all = [], 0, 0, []
       @lock, @free = Mutex.new, ConditionVariable.new
     end
 
@@ -67,9 +67,10 @@ module Server
       give_back(worker, kept) if worker
     end
 
-    # Ends every worker that is idle, and the nursery.
+    # Ends every worker, also one that is at work, and the nursery.
     def stop
       @lock.synchronize do
+        @all.each { |number| end_process(number) }
         @idle.each { _1.wire.close }
         @hired -= @idle.size
         @idle.clear
@@ -145,11 +146,16 @@ module Server
     end
 
     def dismiss(worker)
-      Process.kill(:KILL, worker.number)
+      end_process(worker.number)
+    ensure
+      @all.delete(worker.number)
+      worker.wire.close
+    end
+
+    def end_process(number)
+      Process.kill(:KILL, number)
     rescue Errno::ESRCH
       nil
-    ensure
-      worker.wire.close
     end
 
     # Called with the lock held. A nursery that was ended is opened anew, once.
@@ -168,7 +174,7 @@ module Server
       open_nursery unless @nursery
       @nursery.write("+")
       connection = @nursery.recv_io(UNIXSocket)
-      Worker.new(@nursery.gets.to_i, Wire.new(connection), 0)
+      Worker.new(@nursery.gets.to_i.tap { @all << _1 }, Wire.new(connection), 0)
     end
 
     def open_nursery

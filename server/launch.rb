@@ -38,6 +38,8 @@ module Server
     THREADS = [4, 24].freeze
     # Seconds for the first byte and for all of a request to arrive.
     TO_ARRIVE = 20
+    # Seconds for what is being answered to come to its end, for a process to go, and for the database, when it stops.
+    TO_FINISH, TO_BREAK_OFF, TO_GO, TO_CLOSE = 0.5, 0.2, 1, 0.9
     # How often the database is looked after, and everything else, in seconds.
     GLANCE = 2
     HOUR = 3_600
@@ -154,7 +156,7 @@ module Server
       launcher.run
     ensure
       watchers&.each(&:kill)
-      database.stop
+      database.stop(within: TO_CLOSE)
       puts "Stopped; everything is saved."
     end
 
@@ -189,10 +191,11 @@ module Server
     def configuration(port, store, aside)
       hosts, log, app = @hosts.select { open?(_1, port) }, request_log, behind(store)
       proxies = @proxies
-      Puma::Configuration.new do |puma|
+      Puma::Configuration.new(pool_shutdown_grace_time: TO_BREAK_OFF) do |puma|
         hosts.each { puma.bind "tcp://#{_1.include?(":") ? "[#{_1}]" : _1}:#{port}" }
         puma.threads(*THREADS)
         several(puma, store, aside)
+        puma.force_shutdown_after TO_FINISH
         puma.first_data_timeout TO_ARRIVE
         puma.persistent_timeout TO_ARRIVE
         puma.app HTTP::ForwardedHeaders.new(Manners.new(app, log:), proxies:)
@@ -201,6 +204,9 @@ module Server
         puma.lowlevel_error_handler { |_, _, status| refused_unread(status) }
       end
     end
+
+    # What was broken off when it stopped is nobody's fault.
+    App.error(Puma::ThreadPool::ForceShutdown) { halt 503 }
 
     # What Puma refuses before the application sees it.
     def refused_unread(status)
@@ -212,6 +218,7 @@ module Server
     def several(puma, store, aside)
       return puma.workers(0) if @processes == 1
       puma.workers @processes
+      puma.worker_shutdown_timeout TO_GO
       puma.preload_app!
       puma.before_fork {
         store.database.disconnect

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "fileutils"
+require "io/wait"
 require "securerandom"
 require "sequel"
 require "socket"
@@ -56,18 +57,28 @@ module Server
       raise Failed, "#{@directory}: #{error.message.sub(/ @ .*/, "")}."
     end
 
-    # Stops it cleanly and waits until it is gone.
-    def stop
+    # Stops it cleanly and waits until it is gone; ends it at once when that takes longer than it may. Whatever was
+    # acknowledged is in its log on the disk, and is there at the next start either way.
+    # @param within [Numeric] seconds
+    def stop(within: PATIENCE)
       return unless (number = process)
       Process.kill("TERM", number)
-      (PATIENCE * 20).times { process ? sleep(0.05) : break }
+      given_up = Process.clock_gettime(Process::CLOCK_MONOTONIC) + within
+      while process
+        return kill if Process.clock_gettime(Process::CLOCK_MONOTONIC) > given_up
+        sleep 0.02
+      end
+    rescue Errno::ESRCH
+      nil
     end
 
-    # Ends it at once, as a power cut would; for specs.
+    # Ends it at once, as a power cut would.
     def kill
       number = process or return
       Process.kill("KILL", number)
       sleep(0.02) while process
+    rescue Errno::ESRCH
+      nil
     end
 
     # Holds it still, as a machine that is too busy would, or lets it go on; for specs.
@@ -180,13 +191,24 @@ module Server
       process && stop
       write_whole("port", free_port(fresh_port).to_s)
       @log_begins = File.size?(path("log")).to_i
-      server = Process.spawn("mariadbd", "--no-defaults", "--datadir=#{path("data")}", "--socket=#{path("socket")}",
+      # A session of its own, and no child of ours: whoever waits for all children does not wait for it, and no Ctrl-C
+      # reaches it before the application has stopped. It holds the end of a pipe for as long as it lives.
+      @alive&.close
+      @alive, theirs = IO.pipe
+      run_apart("setsid", "--fork", "mariadbd", "--no-defaults", "--datadir=#{path("data")}", "--socket=#{path("socket")}",
         "--port=#{port}", "--bind-address=127.0.0.1", "--skip-name-resolve", "--init-file=#{path("accounts.sql")}",
         "--pid-file=#{path("pid")}", "--innodb-buffer-pool-size=32M", "--performance-schema=OFF",
         "--max-allowed-packet=64M", "--transaction-isolation=READ-COMMITTED", "--innodb-lock-wait-timeout=15", *as_user,
-        out: [path("log"), "a"], err: %i[child out], pgroup: true)
-      @waiter = Process.detach(server)
+        holding: theirs)
     end
+
+    def run_apart(*command, holding:)
+      Process.wait(Process.spawn(*command, :out => [path("log"), "a"], :err => %i[child out], 3 => holding))
+    ensure
+      holding.close
+    end
+
+    def ended? = !@alive.wait_readable(0).nil?
 
     # The port it had before, so that whoever is connected finds it again, or else one nobody
     # listens on. It may be taken again before the server has it; then another is tried.
@@ -203,7 +225,7 @@ module Server
     def wait_until_ready
       (PATIENCE * 10).times do
         return if running?
-        raise Failed, "MariaDB stopped while starting#{because}; its log is #{path("log")}." unless @waiter.alive?
+        raise Failed, "MariaDB stopped while starting#{because}; its log is #{path("log")}." if ended?
         sleep 0.1
       end
       raise Failed, "MariaDB did not answer within #{PATIENCE} seconds; its log is #{path("log")}."

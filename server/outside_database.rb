@@ -46,7 +46,7 @@ module Server
       raise MariaDB::Failed, "The database at #{address} does not answer: #{error.message.sub(/\A[\w:]+: /, "")}"
     end
 
-    def stop = nil
+    def stop(**) = nil
 
     # Without its password.
     def address = @nodes.to_s

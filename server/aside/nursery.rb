@@ -40,3 +40,5 @@ while connection.read(1)
   connection.write("#{worker}\n")
   theirs.close
 end
+# Nobody is there any more: whoever is still at work is so for nobody.
+Process.kill(:KILL, 0)

@@ -41,7 +41,7 @@ module Trial
       reader, writer = IO.pipe
       surroundings = {"VAR" => var, "PORT" => @port.to_s, **@env}
       @number = Process.spawn(surroundings, RbConfig.ruby, File.join(ROOT, "server/launch.rb"), *@asked,
-        out: writer, err: [File.join(var, "errors"), "a"], chdir: ROOT)
+        out: writer, err: [File.join(var, "errors"), "a"], chdir: ROOT, pgroup: true)
       writer.close
       reader
     end
@@ -71,7 +71,30 @@ module Trial
       end
     end
 
-    # Ends it as Ctrl-C would.
+    # What Ctrl-C does: everything that was started from one terminal hears of it.
+    # @return [Float] seconds until the last of its processes had gone
+    def interrupt
+      began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      Process.kill(:INT, -@number)
+      Timeout.timeout(Patience.seconds(PATIENCE)) do
+        Process.wait(@number)
+        sleep 0.01 while all.any?
+      end
+      Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
+    end
+
+    # @return [Array<Integer>] every process that was started for this folder, by whomever
+    def all
+      Dir.glob("/proc/[0-9]*").filter_map do |path|
+        of_ours = %w[environ cmdline].any? { |file| File.binread(File.join(path, file)).include?("#{var}/") } ||
+          File.binread(File.join(path, "environ")).include?("VAR=#{var}\0")
+        path[/\d+/].to_i if of_ours && File.read(File.join(path, "stat")).split(") ").last[0] != "Z"
+      rescue SystemCallError
+        nil
+      end
+    end
+
+    # Ends it as whoever looks after services would.
     def close
       Process.kill(:TERM, @number)
       Process.wait(@number)
