@@ -119,21 +119,6 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     saved
   end
 
-  it "lets two tabs fight, tells the loser, shows both, and loses nothing" do
-    id = open_wreath("rope ring", "form")
-    theirs = RealStore.store.wreaths.find(id)
-    RealStore.store.wreaths.change(id, theirs["version"], theirs["plan"].merge("name" => "Theirs"))
-    fill_in "Outside, across", with: "15"
-    within("dialog") do
-      expect(page).to have_text("changed somewhere else")
-      expect(page).to have_text("outside 15")
-      expect(page).to have_text("Theirs")
-      click_on "Go on with mine"
-    end
-    saved
-    expect(RealStore.store.wreaths.find(id)["plan"]["form"]["outside"]).to eq 15
-  end
-
   it "is worked by keyboard alone" do
     open_wreath("rope ring", "form")
     keys = page.driver.browser.keyboard

@@ -28,6 +28,26 @@ module Driving
     id
   end
 
+  # A store whose database is away.
+  AWAY = Class.new { def reaching(**) = raise(Server::Reaching::Away) }.new
+
+  # While the block runs, nobody answers the screens; what is done in it, others do.
+  def away
+    Server::App.set :store, AWAY
+    yield
+  ensure
+    Server::App.set :store, RealStore.store
+  end
+
+  # As another device, with nothing of this one's.
+  def on_another_device
+    Capybara.using_session(:other) do
+      yield
+    ensure
+      Capybara.current_session.reset!
+    end
+  end
+
   # Nothing is asked any more, and nothing that was asked is still to come.
   def quiet = page.driver.wait_for_network_idle(timeout: Patience.seconds(60))
 

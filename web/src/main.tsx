@@ -8,6 +8,7 @@ import { isStranger } from "./keep/client"
 import { askAgain } from "./keep/keys"
 import { forgetAll } from "./keep/lately"
 import { settingsQuery, wreathListQuery } from "./keep/queries"
+import { useNews } from "./keep/useNews"
 import { Fetching } from "./pieces/Fetching"
 import { KeyMap } from "./pieces/KeyMap"
 import { OnlyMakers } from "./pieces/ForMakers"
@@ -38,6 +39,11 @@ const queries: QueryClient = new QueryClient({
   mutationCache: new MutationCache({ onError: (error) => shutOut(error) }),
 })
 
+function News() {
+  useNews()
+  return null
+}
+
 function shutOut(error: unknown) {
   if (!isStranger(error)) return
   void forgetAll().catch(() => undefined)
@@ -56,6 +62,7 @@ createRoot(document.getElementById("root")!).render(
         <KeyMap />
         <NewVersion />
         <Door>
+          <News />
           <InOurCurrency>
             <Suspense fallback={<Fetching what="The screen" />}>
               <Routes>

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query"
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { useNavigate } from "react-router"
 import { answered, api, problemsOf, type Problem, type Wreath } from "../keep/client"
@@ -21,13 +21,16 @@ export function FinishForm({
 }) {
   const queries = useQueryClient()
   const navigate = useNavigate()
-  const lines = useQuery({
-    queryKey: keys.finish(wreath.id, waiting),
+  const [count, setCount] = useState(1)
+  const form = useQuery({
+    queryKey: keys.finish(wreath.id, waiting, count),
     enabled: waiting === 0,
     gcTime: 0,
+    placeholderData: keepPreviousData,
     queryFn: async () =>
-      answered(await api.GET("/wreaths/{id}/finish", { params: { path: { id: wreath.id } } })).materials,
+      answered(await api.GET("/wreaths/{id}/finish", { params: { path: { id: wreath.id }, query: { count } } })),
   }).data
+  const lines = form?.materials
   const [used, setUsed] = useState<Record<string, string>>({})
   const [note, setNote] = useState("")
   // However often it is sent, a make is finished once.
@@ -39,7 +42,7 @@ export function FinishForm({
     const { data, error } = await api.POST("/wreaths/{id}/finish", {
       params: { path: { id: wreath.id } },
       headers: once(name),
-      body: { used: all, note, ...(photo ? { photo } : {}) },
+      body: { used: all, count, note, ...(photo ? { photo } : {}) },
     })
     setProblems(data ? [] : problemsOf(error))
     if (!data) return
@@ -64,6 +67,17 @@ export function FinishForm({
           void save()
         }}
       >
+        {form && (
+          <HowMany
+            form={form}
+            cut={wreath.cut}
+            count={count}
+            onCount={(next) => {
+              setCount(next)
+              setUsed({})
+            }}
+          />
+        )}
         {lines?.map((line) => (
           <Used
             key={line.material}
@@ -84,17 +98,7 @@ export function FinishForm({
           value={note}
           onChange={(event) => setNote(event.target.value)}
         />
-        <label className="block pt-3" htmlFor="photo">
-          A photo
-        </label>
-        <input
-          id="photo"
-          type="file"
-          accept="image/*"
-          className="file-input w-full"
-          onChange={async (event) => setPhoto(await shrunk(event.target.files?.[0]))}
-        />
-        {photo && <img src={photo} alt="The finished wreath" className="mt-2 max-h-40" />}
+        <Photo photo={photo} onPhoto={setPhoto} />
         {problems
           .filter((problem) => !problem.at.startsWith("used."))
           .map((problem) => (
@@ -103,7 +107,11 @@ export function FinishForm({
             </p>
           ))}
         <p className="flex gap-3 pt-4">
-          <button type="submit" className="amber-button min-h-14 flex-[2] text-xl" disabled={!lines}>
+          <button
+            type="submit"
+            className="amber-button min-h-14 flex-[2] text-xl"
+            disabled={!form || form.most < count}
+          >
             Into the notebook
           </button>
           <button type="button" className="plain-button min-h-14 flex-1" onClick={onBack}>
@@ -112,6 +120,70 @@ export function FinishForm({
         </p>
       </form>
     </main>
+  )
+}
+
+/** A photo of what was made, small enough to be kept. */
+function Photo({ photo, onPhoto }: { photo: string | undefined; onPhoto: (photo: string | undefined) => void }) {
+  return (
+    <>
+      <label className="block pt-3" htmlFor="photo">
+        A photo
+      </label>
+      <input
+        id="photo"
+        type="file"
+        accept="image/*"
+        className="file-input w-full"
+        onChange={async (event) => onPhoto(await shrunk(event.target.files?.[0]))}
+      />
+      {photo && <img src={photo} alt="The finished wreath" className="mt-2 max-h-40" />}
+    </>
+  )
+}
+
+/** Of several that were cut together, how many are finished now. */
+function HowMany({
+  form,
+  cut,
+  count,
+  onCount,
+}: {
+  form: { finished: number; most: number }
+  cut: boolean
+  count: number
+  onCount: (count: number) => void
+}) {
+  if (form.most < 1) {
+    return (
+      <p role="alert" className="border-l-4 border-primary pl-3">
+        All that were cut for are finished, and in the notebook. To make it again, copy the wreath and cut for the
+        copy.
+      </p>
+    )
+  }
+  if (form.finished + form.most === 1) return null
+  return (
+    <div className="row">
+      <label htmlFor="finished">
+        How many are finished now?
+        <span className="block text-sm text-quiet">
+          {cut
+            ? `cut for ${form.finished + form.most}, ${form.finished} finished before`
+            : "what follows is for all of them"}
+        </span>
+      </label>
+      <select
+        id="finished"
+        className="field-input min-h-11"
+        value={count}
+        onChange={(event) => onCount(Number(event.target.value))}
+      >
+        {Array.from({ length: form.most }, (_, i) => (
+          <option key={i + 1}>{i + 1}</option>
+        ))}
+      </select>
+    </div>
   )
 }
 

@@ -18,6 +18,22 @@ it("adds what is on its way to what has arrived, and never counts below nothing"
   })
 })
 
+it("counts up again from nothing, not from below it", () => {
+  const waiting = [1, -1, -1, 1].map((amount, i) => event(`e${i}`, "count", amount))
+  expect(sums("count", { bench: nothing, waiting })).toEqual({ coil: 1 })
+})
+
+it("counts nothing that belongs to a make that is finished", () => {
+  const bench = { ...nothing, make: 2, place: "cut" }
+  const waiting = [
+    { ...event("a", "count"), make: 1 },
+    { ...event("b", "count", 3), make: 2 },
+    { ...event("c", "go", 0, "fill"), make: 1 },
+  ]
+  expect(sums("count", { bench, waiting })).toEqual({ coil: 3 })
+  expect(placeOf({ bench, waiting })).toBe("cut")
+})
+
 it("is at the step that was gone to last, here before there", () => {
   const bench = { ...nothing, place: "cut" }
   expect(placeOf({ bench, waiting: [] })).toBe("cut")

@@ -6,6 +6,8 @@ export interface Happened {
   step: string
   kind: "count" | "go" | "time"
   amount: number
+  /** The make that it belongs to. */
+  make?: number
 }
 
 /** What a table remembers of a wreath: what the server last said, and what it may not have heard yet. */
@@ -14,7 +16,7 @@ export interface Kept {
   waiting: Happened[]
 }
 
-export const nothing: Bench = { counts: {}, seconds: {}, place: null, finished: 0 }
+export const nothing: Bench = { counts: {}, seconds: {}, place: null, finished: 0, make: 0 }
 
 /** What was kept on this table, from its text; nothing when that cannot be read. */
 export function keptFrom(text: string | null): Kept {
@@ -29,11 +31,14 @@ export function keptFrom(text: string | null): Kept {
 const isKept = (kept: unknown): kept is Kept =>
   typeof kept === "object" && kept !== null && "waiting" in kept && Array.isArray(kept.waiting) && "bench" in kept
 
-/** Sums by step: what has arrived, and what is still on its way. A count never falls below nothing. */
+/**
+ * Sums by step: what has arrived, and what is still on its way, one after the other; a count never falls below nothing.
+ * What belongs to a make that is finished counts for no other.
+ */
 export function sums(kind: "count" | "time", { bench, waiting }: Kept): Record<string, number> {
   const arrived = kind === "count" ? bench.counts : bench.seconds
   return waiting
-    .filter((each) => each.kind === kind)
+    .filter((each) => each.kind === kind && isOf(bench, each))
     .reduce<Record<string, number>>(
       (all, each) => ({ ...all, [each.step]: Math.max((all[each.step] ?? 0) + each.amount, 0) }),
       arrived,
@@ -42,7 +47,9 @@ export function sums(kind: "count" | "time", { bench, waiting }: Kept): Record<s
 
 /** The step that somebody went to last. */
 export const placeOf = ({ bench, waiting }: Kept): string | undefined =>
-  waiting.findLast((each) => each.kind === "go")?.step ?? bench.place ?? undefined
+  waiting.findLast((each) => each.kind === "go" && isOf(bench, each))?.step ?? bench.place ?? undefined
+
+const isOf = (bench: Bench, { make }: Happened) => make === undefined || make >= bench.make
 
 /** What still waits after some of it has arrived. */
 export function without(waiting: Happened[], arrived: Happened[]): Happened[] {

@@ -81,7 +81,7 @@ export function useBench(id: number) {
 
   const happen = useCallback(
     (kind: Happened["kind"], step: string, amount: number) => {
-      const happened = { event: nameOfItsOwn(), step, kind, amount }
+      const happened = { event: nameOfItsOwn(), step, kind, amount, make: latest.current.bench.make }
       keep({ ...latest.current, waiting: [...latest.current.waiting, happened] })
       keeper.change([happened])
     },
@@ -96,7 +96,10 @@ export function useBench(id: number) {
     waiting: kept.waiting.length,
     away: missed || saving === "away",
     happen,
-    /** Forgets what was kept here, after the make was finished. */
-    forget: useCallback(() => keep({ bench: nothing, waiting: [] }), [keep]),
+    /** Forgets what was kept here, after the make was finished: the next one begins. */
+    forget: useCallback(
+      () => keep({ bench: { ...nothing, make: (latest.current.bench.make ?? 0) + 1 }, waiting: [] }),
+      [keep],
+    ),
   }
 }

@@ -133,6 +133,32 @@ describe("a keeper", () => {
     expect(there.sent.at(-1)).toBe("mine, longer")
   })
 
+  it("waits for the maker over what an earlier visit left, and drops nothing when the page goes", async () => {
+    const there = server()
+    const keeper = new Keeper(there.ways)
+    keeper.hold("left")
+    keeper.change("left, and more")
+    keeper.leave()
+    await vi.advanceTimersByTimeAsync(9000)
+    expect([there.sent, there.last, there.said.at(-1), keeper.idle]).toEqual([[], [], "conflict", false])
+    keeper.resume("left, and more")
+    await vi.advanceTimersByTimeAsync(600)
+    expect([there.sent, keeper.idle]).toEqual([["left, and more"], true])
+  })
+
+  it("is idle only when nothing is to be sent or on its way", async () => {
+    const there = server("hangs")
+    const keeper = new Keeper(there.ways)
+    expect(keeper.idle).toBe(true)
+    keeper.change("a")
+    expect(keeper.idle).toBe(false)
+    await vi.advanceTimersByTimeAsync(600)
+    expect(keeper.idle).toBe(false)
+    there.answer(kept)
+    await vi.advanceTimersByTimeAsync(0)
+    expect(keeper.idle).toBe(true)
+  })
+
   it("says what is refused, does not ask again, and takes the next change", async () => {
     const there = server({ kind: "refused", error: "no day" })
     const keeper = new Keeper(there.ways)

@@ -60,6 +60,18 @@ export class Keeper<Change, Answer> {
     this.later(this.ways?.pause ?? PAUSE)
   }
 
+  /** Whether nothing is to be sent, on its way, or waiting for the maker to choose. */
+  get idle() {
+    return this.waiting.length === 0 && !this.underWay && !this.held
+  }
+
+  /** Somebody else saved first, before this screen was there: what was changed waits until the maker has chosen. */
+  hold(change: Change) {
+    this.held = true
+    this.wait([change])
+    this.say("conflict")
+  }
+
   /** Sends what waits; done when all of it is kept, or when it cannot be for now. */
   async flush(): Promise<void> {
     clearTimeout(this.timer)
@@ -68,11 +80,12 @@ export class Keeper<Change, Answer> {
     }
   }
 
-  /** The page is going: what waits is sent, and nobody waits for an answer. */
+  /** The page is going: what waits is sent, and nobody waits for an answer. What waits for the maker stays. */
   leave() {
     clearTimeout(this.timer)
     const [last] = this.waiting
-    if (last !== undefined && !this.held) this.ways?.sendLast(last, this.underWay)
+    if (last === undefined || this.held) return
+    this.ways?.sendLast(last, this.underWay)
     this.waiting = []
   }
 

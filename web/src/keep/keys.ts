@@ -10,12 +10,13 @@ export const keys = {
   workshop: () => ["account", "workshop"] as const,
   invitation: (token: string) => ["invitation", token] as const,
   settings: () => ["settings"] as const,
+  revisions: () => ["revisions"] as const,
   wreaths: () => ["wreaths"] as const,
   wreathList: () => ["wreaths", "list"] as const,
   summary: (id: number, digest: string) => ["summary", id, digest] as const,
   wreath: (id: number) => ["wreath", id] as const,
   templates: (id: number) => ["templates", id] as const,
-  finish: (id: number, waiting: number) => ["finish", id, waiting] as const,
+  finish: (id: number, waiting: number, count: number) => ["finish", id, waiting, count] as const,
   materials: (units?: Units) => ["materials", units] as const,
   ledger: (id: number, units: Units) => ["ledger", id, units] as const,
   forms: () => ["forms"] as const,
@@ -49,6 +50,21 @@ export const touched = {
   occasion: ["occasions", "wreaths"],
   /** Something was deleted, or came back. */
   bin: ["bin", "wreaths", "wreath", "materials", "ledger", "coverings", "occasions"],
+  /** The maker's own forms, or what is set for all screens. */
+  forms: ["forms"],
+  settings: ["settings"],
+  /** Something was finished, or torn out of the notebook. */
+  makes: ["notebook", "wreaths", "wreath"],
+} as const satisfies Record<string, readonly About[]>
+
+/** What has to be asked again when another device has changed something, by what the server calls it. */
+export const news = {
+  wreaths: ["wreath", ...touched.wreath],
+  materials: touched.stash,
+  occasions: touched.occasion,
+  forms: touched.forms,
+  settings: touched.settings,
+  makes: touched.makes,
 } as const satisfies Record<string, readonly About[]>
 
 /** Has answers about these things asked again. */

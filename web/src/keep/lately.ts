@@ -52,6 +52,12 @@ export const forgetAll = async () => {
 /** What every screen needs is never the one that has to go. */
 const ALWAYS = ["account", "settings", "declarations", "notebook"]
 
+/** Keeps what this device has made of something itself. */
+export const noteLately = (name: string, answer: unknown) => void keep(name, answer)
+
+/** What was kept of something before, if anything was. */
+export const seenLately = <T>(name: string) => recall<T>(name)
+
 async function keep(name: string, answer: unknown) {
   // A device with no room, or that keeps nothing in private, does without.
   try {

@@ -8,12 +8,15 @@ import {
   type Units,
   type WorkedOccasion,
   type WorkedPlan,
+  type Wreath,
 } from "./client"
 import { keys } from "./keys"
-import { lately, latelyOf } from "./lately"
+import { lately, latelyOf, noteLately, seenLately } from "./lately"
 
 /** What was asked for so many milliseconds ago need not be asked again. */
 const JUST_ASKED = 2000
+/** How often it is asked whether anything was changed, in milliseconds. */
+const LOOK_AGAIN = 4000
 
 export const useDeclarations = () =>
   useQuery({
@@ -115,9 +118,33 @@ export const useBare = (plan: Plan | undefined) =>
     queryFn: async ({ signal }) => answered(await api.POST("/bare", { body: plan!, signal })),
   })
 
+/** Wreaths as this device had seen them before this page asked for them. */
+const seenBefore = new Map<number, Wreath | undefined>()
+
+export const wreathSeenBefore = (id: number) => seenBefore.get(id)
+
 /** One wreath, as it is kept. */
-export const askForWreath = (id: number) =>
-  lately(`wreath ${id}`, async () => answered(await api.GET("/wreaths/{id}", { params: { path: { id } } })))
+export async function askForWreath(id: number) {
+  if (!seenBefore.has(id)) seenBefore.set(id, await seenLately<Wreath>(`wreath ${id}`))
+  return lately(`wreath ${id}`, async () => answered(await api.GET("/wreaths/{id}", { params: { path: { id } } })))
+}
+
+/** What this page has made of a wreath is no news to it. */
+export function noteWreath(wreath: Wreath) {
+  seenBefore.set(wreath.id, wreath)
+  noteLately(`wreath ${wreath.id}`, wreath)
+}
+
+/** What tells whether anything was changed: asked every few seconds while a screen is looked at. */
+export const useRevisions = () =>
+  useQuery({
+    queryKey: keys.revisions(),
+    staleTime: 0,
+    retry: false,
+    refetchInterval: LOOK_AGAIN,
+    refetchOnWindowFocus: "always",
+    queryFn: async () => answered(await api.GET("/revisions")).revisions,
+  })
 
 /**
  * Works a plan. Problems are an answer too: a maker in the middle of typing makes them all the time. That of a wreath
@@ -172,17 +199,17 @@ export const useWorkedOccasion = (id: number | undefined) =>
   })
 
 /** One occasion, as it is kept. */
-export const useKeptOccasion = (id: number | undefined) =>
+export const askForOccasion = async (id: number) =>
+  answered(await api.GET("/occasions/{id}", { params: { path: { id } } }))
+
+/** The wreaths of an occasion that are planned together, in the order of their plans. */
+export const useOccasionWreaths = (id: number | undefined) =>
   useQuery({
     queryKey: keys.occasion(id ?? 0),
     enabled: id !== undefined,
-    queryFn: async ({ signal }) =>
-      answered(await api.GET("/occasions/{id}", { params: { path: { id: id! } }, signal })),
+    queryFn: () => askForOccasion(id!),
     refetchOnWindowFocus: false,
-  })
-
-/** The wreaths of an occasion that are planned together, in the order of their plans. */
-export const useOccasionWreaths = (id: number | undefined) => useKeptOccasion(id).data?.planned
+  }).data?.planned
 
 /** What was made, and what it teaches. */
 export const useNotebook = () =>

@@ -1,10 +1,11 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
-import { useState } from "react"
+import { useEffect, useRef, useState } from "react"
 import { useNavigate } from "react-router"
 import { CoveringsView } from "../coverings/CoveringsView"
 import { answered, api, type Declarations, type Plan, type Units } from "../keep/client"
 import { askAgain } from "../keep/keys"
 import { useDeclarations } from "../keep/queries"
+import { turned } from "../keep/turned"
 import { Fetching } from "../pieces/Fetching"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
@@ -20,10 +21,14 @@ export function NewWreathScreen() {
   const [units, setUnits] = useUnits()
   const declarations = useDeclarations().data
   const [plan, setPlan] = useState<Plan>()
+  const latest = useRef<Plan>(undefined)
+  useEffect(() => {
+    latest.current = plan
+  }, [plan])
   if (!declarations) return <Fetching what="New wreath" />
   const turn = async (next: Units) => {
+    if (latest.current) setPlan(await turned(() => latest.current!, next))
     setUnits(next)
-    if (plan) setPlan(answered(await api.POST("/units", { body: { plan, to: next } })))
   }
   return (
     <Page title="New wreath" units={units} onUnits={(next) => void turn(next)}>

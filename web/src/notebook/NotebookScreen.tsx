@@ -66,10 +66,31 @@ export function NotebookScreen() {
   )
 }
 
+/** What a device counted that was away when this was finished. */
+function Late({ says, onSettle }: { says: string; onSettle: (take: boolean) => void }) {
+  return (
+    <div className="my-1 border-l-4 border-primary pl-3">
+      <p>Counted for this one on another device, and came after it was finished: {says}.</p>
+      <p className="flex gap-3">
+        <button type="button" className="plain-button" onClick={() => onSettle(true)}>
+          Add it here
+        </button>
+        <button type="button" className="link-button" onClick={() => onSettle(false)}>
+          Leave it out
+        </button>
+      </p>
+    </div>
+  )
+}
+
 function Entry({ make }: { make: Make }) {
   const queries = useQueryClient()
   const remove = async () => {
     await api.DELETE("/makes/{id}", { params: { path: { id: make.id }, query: { version: make.version } } })
+    await askAgain(queries, ["notebook"])
+  }
+  const settleLate = async (take: boolean) => {
+    await api.PUT("/makes/{id}/late", { params: { path: { id: make.id } }, body: { take } })
     await askAgain(queries, ["notebook"])
   }
   return (
@@ -93,6 +114,7 @@ function Entry({ make }: { make: Make }) {
         </h3>
         <p className="text-sm text-quiet">
           {new Date(make.made_at).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}
+          {make.count > 1 && `, ${make.count} wreaths`}
           {make.minutes > 0 && `, ${make.minutes} min at the bench`}
         </p>
         <table className="ledger w-full text-sm">
@@ -130,6 +152,7 @@ function Entry({ make }: { make: Make }) {
             </table>
           </details>
         )}
+        {make.late && <Late says={make.late} onSettle={(take) => void settleLate(take)} />}
         {make.note && <p className="pt-1">{make.note}</p>}
         <button
           type="button"

@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams, useSearchParams } from "react-router"
 import { answered, api, type Finding, type WorkedOccasion } from "../keep/client"
 import { askAgain, keys } from "../keep/keys"
 import { useIsMaker, useWorkedOccasion } from "../keep/queries"
+import { ChangedElsewhere } from "../pieces/ChangedElsewhere"
 import { Conflict } from "../pieces/Conflict"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { Fetching } from "../pieces/Fetching"
@@ -53,11 +54,13 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
   const [part, setPart] = useSearchParams()
   const view = views.find(({ value }) => value === part.get("part"))?.value ?? "days"
   const worked = data?.worked
-  const { keep } = occasion
+  const keep = occasion.change
   const maker = useIsMaker()
   return (
     <Page title={said.name} units={said.units} onUnits={maker ? (units) => keep({ ...said, units }) : undefined}>
       <main className="mx-auto max-w-6xl px-4 py-3 sm:px-6">
+        {occasion.conflict && <Conflict what="occasion" differences={occasion.conflict} onSettle={occasion.settle} />}
+        <ChangedElsewhere what="occasion" changed={occasion.elsewhere} onClose={occasion.dismiss} />
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
           <h1>
             <input
@@ -115,14 +118,6 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
         {/* Only once all above it is there, so that it does not move away under the hand. */}
         {!isPending && maker && <Removing id={id} />}
       </main>
-      {occasion.theirs && (
-        <Conflict
-          what="occasion"
-          mine={occasionSays(said)}
-          theirs={occasionSays(occasion.theirs)}
-          onSettle={occasion.choose}
-        />
-      )}
     </Page>
   )
 }
@@ -131,12 +126,6 @@ const weight: Record<Finding["level"], string> = {
   stop: "border-error font-semibold",
   warn: "border-primary",
   note: "border-base-300 text-quiet",
-}
-
-/** An occasion in a line. */
-function occasionSays({ name, occasion }: OccasionSaid): string {
-  const said = Object.entries(occasion).filter(([, value]) => typeof value !== "object")
-  return `${name}: ${said.map(([key, value]) => `${key} ${String(value)}`).join(", ") || "nothing said yet"}`
 }
 
 function Files({ id, dated }: { id: number; dated: boolean }) {

@@ -6,11 +6,13 @@ import { Sheet } from "../drawing/Sheet"
 import type { Declarations, Material, Plan, Problem, Units, WorkedPlan } from "../keep/client"
 import { turned } from "../keep/turned"
 import { useDeclarations, useIsMaker, useWork } from "../keep/queries"
+import { ChangedElsewhere } from "../pieces/ChangedElsewhere"
 import { Conflict } from "../pieces/Conflict"
 import { Fetching } from "../pieces/Fetching"
 import { ForMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
+import { Remark } from "../pieces/Remark"
 import { BuyStage } from "./BuyStage"
 import { Cord } from "./Cord"
 import { CoverStage } from "./CoverStage"
@@ -73,7 +75,7 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
   }
   const problems = work?.problems ?? []
   const maker = useIsMaker()
-  const changeUnits = async (units: Units) => wreath.change(await turned(wreath.latest, units))
+  const changeUnits = async (units: Units) => wreath.change(await turned(() => wreath.now() ?? plan, units))
   const parts = { id, stage, wreath, plan, declarations, worked, problems, unworked: unworked?.message }
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
@@ -83,6 +85,9 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
         onUnits={maker ? (units) => void changeUnits(units) : undefined}
       >
         <main className="flex min-h-0 flex-1 flex-col">
+          {wreath.conflict && <Conflict what="wreath" differences={wreath.conflict} onSettle={wreath.settle} />}
+          <ChangedElsewhere what="wreath" changed={wreath.elsewhere} onClose={wreath.dismiss} />
+          {wreath.remark && <Remark says={wreath.remark} onClose={wreath.dismiss} />}
           <ForMakers quiet>
             <NameLine
               id={id}
@@ -107,14 +112,6 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
         </main>
         {worked && <Tape worked={worked} stale={problems.length > 0} />}
       </Page>
-      {wreath.theirs && (
-        <Conflict
-          what="wreath"
-          mine={planSays(plan)}
-          theirs={planSays(wreath.theirs.plan)}
-          onSettle={wreath.settle}
-        />
-      )}
     </div>
   )
 }
@@ -194,14 +191,6 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
       </div>
     </div>
   )
-}
-
-/** A plan in a line: what covers it, and the sizes of its form. */
-function planSays(plan: Plan): string {
-  const layers = (plan.layers ?? []).map((layer) => layer.method.replaceAll("_", " ")).join(", ") || "no covering"
-  const sizes = Object.entries(plan.form).filter(([, value]) => typeof value !== "object")
-  const form = sizes.map(([key, value]) => `${key} ${String(value)}`).join(", ")
-  return `${plan.name ?? "Untitled wreath"}: ${layers}, ${form}`
 }
 
 function Missing() {

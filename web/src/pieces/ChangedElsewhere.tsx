@@ -1,0 +1,31 @@
+import { useState } from "react"
+import type { Difference } from "../keep/differences"
+import { Differences } from "./Conflict"
+
+/** That another device has changed what is on this screen, and how; nothing of it is lost, and nothing is asked. */
+export function ChangedElsewhere({
+  what,
+  changed,
+  onClose,
+}: {
+  what: string
+  changed: Difference[]
+  onClose: () => void
+}) {
+  const [open, setOpen] = useState(false)
+  if (changed.length === 0) return null
+  return (
+    <div role="status" className="notice-bar">
+      <p>
+        <strong>This {what} was changed on another device.</strong> It is shown as it is now.
+      </p>
+      <button type="button" className="plain-button" onClick={onClose}>
+        All right
+      </button>
+      <button type="button" className="link-button" aria-expanded={open} onClick={() => setOpen(!open)}>
+        What was changed
+      </button>
+      {open && <Differences all={changed} sides={["Before", "Now"]} />}
+    </div>
+  )
+}
