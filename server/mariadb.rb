@@ -195,8 +195,9 @@ module Server
       # reaches it before the application has stopped. It holds the end of a pipe for as long as it lives.
       @alive&.close
       @alive, theirs = IO.pipe
-      run_apart("setsid", "--fork", "mariadbd", "--no-defaults", "--datadir=#{path("data")}", "--socket=#{path("socket")}",
-        "--port=#{port}", "--bind-address=127.0.0.1", "--skip-name-resolve", "--init-file=#{path("accounts.sql")}",
+      run_apart("setsid", "--fork", "mariadbd", "--no-defaults", "--datadir=#{path("data")}",
+        "--socket=#{path("socket")}", "--port=#{port}", "--bind-address=127.0.0.1", "--skip-name-resolve",
+        "--init-file=#{path("accounts.sql")}",
         "--pid-file=#{path("pid")}", "--innodb-buffer-pool-size=32M", "--performance-schema=OFF",
         "--max-allowed-packet=64M", "--transaction-isolation=READ-COMMITTED", "--innodb-lock-wait-timeout=15", *as_user,
         holding: theirs)

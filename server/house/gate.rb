@@ -6,8 +6,8 @@ require_relative "workshops"
 
 module Server
   module House
-    # Who may ask what is said by the contract, of the route that will answer. Behind the gate, `lantern.workshop` is the
-    # workshop that is asked, and `lantern.role` what who asks is in it.
+    # Who may ask what is said by the contract, of the route that will answer. Behind the gate, `lantern.workshop` is
+    # the workshop that is asked, and `lantern.role` what who asks is in it.
     class Gate
       HERE = "workshop_id"
       # Which workshop a screen believes to be in.

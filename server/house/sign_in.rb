@@ -89,7 +89,7 @@ module Server
               tries = Rack::Attack.cache.count(SignIn.tries_of(login), SHUT)
               found = super(login)
               next found if found && tries <= MOST_WRONG
-              NOBODYS == param(password_param)
+              NOBODYS.is_password?(param(password_param))
               nil
             end
             before_create_account { account[:name] = LoginName.shown(param(login_param)) }

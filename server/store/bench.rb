@@ -6,8 +6,8 @@ module Server
     # sends it again until it is told that it arrived; what arrived before counts once. So a count is what happened,
     # one after the other and never below nought, and two devices on one wreath agree.
     #
-    # Every event names the make that it belongs to, by how many were finished before it. What comes late for one that is
-    # finished is offered to that one, and never counts for the next.
+    # Every event names the make that it belongs to, by how many were finished before it. What comes late for one that
+    # is finished is offered to that one, and never counts for the next.
     class Bench
       # How often it is tried again when another is sending the same.
       TRIES = 8
@@ -17,8 +17,8 @@ module Server
         @database = database
       end
 
-      # @param events [Array<Hash>] `event`, `step`, `kind` (`count`, `go` or `time`), `amount`, and the `make`, if it is
-      #   known
+      # @param events [Array<Hash>] `event`, `step`, `kind` (`count`, `go` or `time`), `amount`, and the `make`, where
+      #   it is known
       # @return [Hash] where the wreath now stands
       # @raise [Missing]
       def take(id, events)
@@ -39,7 +39,8 @@ module Server
       def state(id)
         make = round(id)
         {"counts" => totals(id, "count"), "seconds" => totals(id, "time"),
-         "place" => unfinished(id).where(kind: "go").reverse(:id).get(:step), "finished" => finished(id), "make" => make}
+         "place" => unfinished(id).where(kind: "go").reverse(:id).get(:step), "finished" => finished(id),
+         "make" => make}
       end
 
       # @return [Integer] how many of a wreath were finished
@@ -85,8 +86,8 @@ module Server
         @database[:bench_events].multi_insert(rows) if rows.any?
       end
 
-      # The make that an event belongs to: the one that is at the bench, or one that is finished. Where that has been torn
-      # out of the notebook, it is kept for nobody.
+      # The make that an event belongs to: the one that is at the bench, or one that is finished. Where that has been
+      # torn out of the notebook, it is kept for nobody.
       def of_make(id, make, now)
         return {make_id: nil, round: now, late: false} unless make < now
         {make_id: @database[:makes].where(wreath_id: id, round: make).get(:id), round: make, late: true}

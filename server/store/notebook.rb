@@ -136,8 +136,8 @@ module Server
         titles = JSON.parse(row[:steps]).to_h { [_1["key"], _1["title"]] }
         minutes = late["seconds"].values.sum / 60
         counts = late["counts"].select { |_, count| count.positive? }
-        [*counts.map { |step, count| "#{count} at “#{titles[step] || step}”" }, *("#{minutes} min" if minutes.positive?)]
-          .join(", ")
+        counted = counts.map { |step, count| "#{count} at “#{titles[step] || step}”" }
+        [*counted, *("#{minutes} min" if minutes.positive?)].join(", ")
       end
 
       # By what was learned, when its plan had taken that up; else by the covering's own spread.

@@ -72,8 +72,8 @@ module Server
       def uncut_together(action) = all_rows.where(cut_action: action).order(:id).for_update.all
         .each { |row| all_rows.where(id: row[:id]).update(cut_action: nil, version: row[:version] + 1) }
 
-      # @return [Hash] the wreath; what it names by an id that is another thing's in the stash has an id of its own then,
-      #   and stands under `kept_apart`
+      # @return [Hash] the wreath; what it names by an id that is another thing's in the stash has an id of its own
+      #   then, and stands under `kept_apart`
       # @raise [Lantern::Plan::Refused] when it could not be shown again
       def add(plan)
         showable(plan)
@@ -113,8 +113,8 @@ module Server
         end
       end
 
-      # What a finish settles, once the wreath is locked: the cut it belongs to, how many it was cut for, and how many of
-      # them are finished.
+      # What a finish settles, once the wreath is locked: the cut it belongs to, how many it was cut for, and how many
+      # of them are finished.
       # @return [Hash] `cut` (nil when it was not cut), `quantity` and `settled`
       def share(id)
         row = locked(id)

@@ -11,7 +11,7 @@ RSpec.describe "Before the door", :api, :store do
 
   def asked_as_it_is(verb, path, cookie: nil, from: "192.168.1.20", **headers)
     device
-    env = Rack::MockRequest.env_for("/", method: verb, "HTTP_HOST" => "lantern.home:9292", "REMOTE_ADDR" => from,
+    env = Rack::MockRequest.env_for("/", :method => verb, "HTTP_HOST" => "lantern.home:9292", "REMOTE_ADDR" => from,
       "HTTP_COOKIE" => cookie.to_s, **headers.transform_keys(&:to_s))
     env["PATH_INFO"], env["QUERY_STRING"] = path.split("?", 2).then { [_1, _2.to_s] }
     status, answered, body = @door.call(env)
@@ -70,7 +70,8 @@ RSpec.describe "Before the door", :api, :store do
     # RFC 3986, 2.1 and 2.3.
     {"/words/fran%C3%A7ais" => true, "/a%20b" => true, "/a b" => true, "/caf\u00e9" => true, "/a%2Db" => false,
      "/a%7Eb" => false, "/a%5Fb" => false, "/a%30" => false, "/a%25" => false, "/%E2%82" => false, "a" => false,
-     "" => false, "*" => false, "/.well-known/x" => true, "/a..b" => true, "/a/..b" => true, "/a/.." => false, "/" => true}
+     "" => false, "*" => false, "/.well-known/x" => true, "/a..b" => true, "/a/..b" => true, "/a/.." => false,
+     "/" => true}
       .each { |path, canonical| expect([path, Server::HTTP::RequestPath.canonical?(path)]).to eq [path, canonical] }
   end
 

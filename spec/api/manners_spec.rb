@@ -61,7 +61,8 @@ RSpec.describe Server::Manners, :api, :store do
       .each do |(path, bytes), code|
       expect([path, answer("POST", path, "\"#{"x" * bytes}\"").status]).to eq [path, code]
     end
-    ["", "{", "\xFF", "[1e400]", "[#{"9" * 400}.0]", "[" * 41 + "]" * 41].each do |body|
+    ["", "{", "\xFF", "{\"plan\":{\"name\":\"\\u0000\"}}", "[1e400]", "[#{"9" * 400}.0]",
+      "[" * 41 + "]" * 41].each do |body|
       found = answer("POST", "/api/units", body)
       expect([body[0, 9], found.status]).to eq [body[0, 9], 400]
     end

@@ -19,12 +19,14 @@ RSpec.describe "Revisions", :api, :store do
   it "tell by topic what was changed, and of nothing that was not" do
     expect(changed { ask(:get, "/wreaths") }).to eq []
     tape = nil
-    expect(changed { tape = ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [400])}) }).to eq ["materials"]
+    expect(changed { tape = ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [400])}) })
+      .to eq ["materials"]
     wreath = nil
     made = plan(form: foam(12, 8), materials: [ribbon], layers: [layer("spiral_wrap", "tape")])
     expect(changed { wreath = ask(:post, "/wreaths", {plan: made}) }).to eq ["wreaths"]
     id = wreath["id"]
-    expect(changed { ask(:put, "/wreaths/#{id}", {version: 1, plan: made.merge("name" => "Another")}) }).to eq ["wreaths"]
+    expect(changed { ask(:put, "/wreaths/#{id}", {version: 1, plan: made.merge("name" => "Another")}) })
+      .to eq ["wreaths"]
     expect(changed { ask(:put, "/wreaths/#{id}/put-away", {put_away: true}) }).to eq ["wreaths"]
     expect(changed { ask(:put, "/wreaths/#{id}/ticks", {place: "a", done: true}) }).to eq ["wreaths"]
     sale = ribbon(offers: [{"length" => "9 ft", "price" => "3.20", "sale_price" => "2.00"}], on_hand: [400])
@@ -44,7 +46,8 @@ RSpec.describe "Revisions", :api, :store do
     # What is counted at the bench is asked for there.
     expect(changed { ask(:post, "/wreaths/#{id}/bench", {events:}) }).to eq []
     expect(changed { ask(:post, "/wreaths/#{id}/finish", {used: {}}) }).to contain_exactly("wreaths", "makes")
-    expect(changed { ask(:delete, "/wreaths/#{id}?version=#{ask(:get, "/wreaths/#{id}")["version"]}") }).to eq ["wreaths"]
+    version = ask(:get, "/wreaths/#{id}")["version"]
+    expect(changed { ask(:delete, "/wreaths/#{id}?version=#{version}") }).to eq ["wreaths"]
   end
 
   it "are each workshop's own" do

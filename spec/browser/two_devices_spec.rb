@@ -9,13 +9,18 @@ RSpec.describe "Two devices", :browser, :store do
 
   def kept(id) = RealStore.store.wreaths.find(id)["plan"]
 
+  # As another device would.
+  def change(id, said)
+    RealStore.store.wreaths.change(id, RealStore.store.wreaths.find(id)["version"], kept(id).merge(said))
+  end
+
   # A wreath whose outside this device has changed to 15 while another one called it Theirs.
   def in_conflict
     id = open_wreath("rope ring", "form")
     away do
       fill_in "Outside, across", with: "15"
       expect(page).to have_css("[role=status]", text: "the server is away")
-      RealStore.store.wreaths.change(id, RealStore.store.wreaths.find(id)["version"], kept(id).merge("name" => "Theirs"))
+      change(id, "name" => "Theirs")
     end
     expect(page).to have_css("dialog h2", text: "This wreath was changed somewhere else")
     id
@@ -117,7 +122,7 @@ RSpec.describe "Two devices", :browser, :store do
     id = open_wreath("rope ring", "form")
     visit "/stash"
     expect(page).to have_css("h3")
-    RealStore.store.wreaths.change(id, RealStore.store.wreaths.find(id)["version"], kept(id).merge("quantity" => 3))
+    change(id, "quantity" => 3)
     visit "/wreaths/#{id}/form"
     expect(page).to have_css("[role=status]", text: "This wreath was changed on another device")
     page.refresh
@@ -127,10 +132,9 @@ RSpec.describe "Two devices", :browser, :store do
 
   it "keep a material of the plan's own beside another thing of the stash, and say so" do
     id = open_wreath("rope ring", "cover")
-    silk = kept(id)["materials"].map { (_1["id"] == "rope") ? _1.merge("name" => "Silk cord", "colour" => "#aa3355") : _1 }
-    changed = RealStore.store.wreaths.change(id, RealStore.store.wreaths.find(id)["version"],
-      kept(id).merge("materials" => silk))
-    expect(changed["kept_apart"]).to eq [{"id" => "rope-2", "name" => "Silk cord"}]
+    silk = {"name" => "Silk cord", "colour" => "#aa3355"}
+    materials = kept(id)["materials"].map { (_1["id"] == "rope") ? _1.merge(silk) : _1 }
+    expect(change(id, "materials" => materials)["kept_apart"]).to eq [{"id" => "rope-2", "name" => "Silk cord"}]
     expect(page).to have_css("footer button", text: "of Silk cord")
   end
 
@@ -160,7 +164,7 @@ RSpec.describe "Two devices", :browser, :store do
         expect(page).to have_css("[data-count]", text: /\A5\z/)
         finish(id)
       end
-      # They come after it: the next make begins at its first step and at nought, and they are offered to the one before.
+      # They come after it: the next make begins at its first step and at nought; they are offered to the one before.
       expect(page).to have_no_css("[data-count]")
       at_the_coils(id)
       press(:space)

@@ -11,8 +11,8 @@ module TriedAgain
   # @param example [RSpec::Core::Example] that failed
   def self.note(example)
     FileUtils.mkdir_p(File.dirname(LIST))
-    File.write(LIST, "#{example.location} #{example.exception&.message.to_s.lines.first(4).map(&:strip).join(" ")[0, 300]}\n",
-      mode: "a")
+    said = example.exception&.message.to_s.lines.first(4).map(&:strip).join(" ")
+    File.write(LIST, "#{example.location} #{said[0, 300]}\n", mode: "a")
   end
 end
 

@@ -62,7 +62,8 @@ module Lantern
         @work.course.steps.filter_map do |step|
           next unless seconds.fetch(step.id, 0).positive?
           layer = @layers.find { _1.id == step.layer }
-          own = layer && {"method" => layer.class.method_name.to_s, "expected" => (@count * step.minutes / layer.pace).round(2)}
+          own = layer && {"method" => layer.class.method_name.to_s,
+                          "expected" => (@count * step.minutes / layer.pace).round(2)}
           {"key" => step.id, "title" => step.title, "planned" => (@count * step.minutes).round(1),
            "took" => (seconds[step.id] / 60.0).round(1), **(own || {})}
         end

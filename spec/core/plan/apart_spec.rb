@@ -19,7 +19,8 @@ RSpec.describe Lantern::Plan::Apart do
       learned: [{"method" => "rope_coil", "material" => "rope", "factor" => 1.1, "spread" => 0.1, "makes" => 3}])
     changed, ids = apart(document, other_rope, ribbon)
     expect(ids).to eq("rope" => "rope-2")
-    expect(JSON.generate(changed)).to eq JSON.generate(document).gsub('"rope"', '"rope-2"').gsub('"kind":"rope-2"', '"kind":"rope"')
+    expect(JSON.generate(changed))
+      .to eq JSON.generate(document).gsub('"rope"', '"rope-2"').gsub('"kind":"rope-2"', '"kind":"rope"')
     # It is worked to the same.
     figures = ->(each) { Lantern.work(each)["layers"].map { |one| one["figures"] } }
     expect(figures.call(changed)).to eq figures.call(document)

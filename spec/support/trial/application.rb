@@ -28,7 +28,9 @@ module Trial
     def start
       reader = spawn
       @said = +""
-      Timeout.timeout(Patience.seconds(PATIENCE)) { @said << reader.readline until @said.include?("Crisp Lantern is at") }
+      Timeout.timeout(Patience.seconds(PATIENCE)) {
+        @said << reader.readline until @said.include?("Crisp Lantern is at")
+      }
       @address = URI(@said[%r{http://[\d.]+:\d+}])
       self
     ensure
