@@ -28,13 +28,14 @@ module Server
         wreath = wreaths.find { _1["name"] == name } or next
         materials.each do |material, ratios|
           worked = Lantern.work(wreath["plan"])
-          planned = worked["materials"].find { _1["id"] == material }["needed"]
+          # What the maker has under the same id is another thing: the street's own has a number behind it then.
+          used = worked["materials"].find { _1["id"].match?(/\A#{material}(?:-\d+)?\z/) } or next
           longest = worked["steps"].max_by { _1["minutes"] }
           ratios.each do |ratio|
             store.bench.take(wreath["id"], [{"event" => "demo-#{wreath["id"]}-#{ratio}", "step" => longest["id"],
                                              "kind" => "time", "amount" => (longest["minutes"] * 60 * ratio).round}])
             store.notebook.finish(wreath["id"],
-              {"used" => {material => (planned * ratio).round(2)}, "note" => notes.next})
+              {"used" => {used["id"] => (used["needed"] * ratio).round(2)}, "note" => notes.next})
           end
         end
       end

@@ -43,28 +43,22 @@ module Server
         database.extension(:date_arithmetic)
         contract = Contract.new(App::CONTRACT)
         limit(database, contract)
-        sign_in = SignIn.on(database, secret)
-        HTTP::BodyLimit.policy = body_limit(sign_in, secret)
-        behind(app, contract, database, sign_in, secret)
+        Safe.new(screens_before(door_of(app, database, contract, secret), app))
       end
 
-      # Screens are for everybody; whoever asks for data goes by the door.
-      def behind(app, contract, database, sign_in, secret)
-        session = session(secret)
-        door = Rack::Builder.app do
-          use Reached, database
-          use Rack::Session::Cookie, **session
-          use SparingCookie
-          use Rack::Attack
-          use sign_in
-          use Gate, database, contract
-          run app
+      # How much is taken in of a request before anybody looks at it: little, unless who sends it is signed in.
+      # @return [Proc] as {HTTP::BodyLimit} asks it
+      def body_limit(database, secret)
+        known = knowing(database, secret) { |env| [env["lantern.account"] ? 200 : 401, {}, []] }
+        lambda do |head|
+          chunked = head.key?("HTTP_TRANSFER_ENCODING")
+          next MOST_OF_A_STRANGER unless chunked || head["CONTENT_LENGTH"].to_i > MOST_OF_A_STRANGER
+          cookies = head["HTTP_COOKIE"].to_s.gsub(Safe::SECURE, COOKIE)
+          asked = {"HTTP_COOKIE" => cookies, "HTTP_USER_AGENT" => head["HTTP_USER_AGENT"]}
+          MOST_OF_A_STRANGER unless known.call(Rack::MockRequest.env_for("/api/", asked)).first == 200
+        rescue Sequel::Error
+          MOST_OF_A_STRANGER
         end
-        Safe.new(->(env) {
-          next app.call(env) unless env["PATH_INFO"].start_with?("/api/")
-          env[ROUTE] = App.route_of(env["REQUEST_METHOD"], env["PATH_INFO"])
-          door.call(env)
-        })
       end
 
       # A secret that is made once and kept in a file that nobody else may read.
@@ -82,28 +76,40 @@ module Server
 
       private
 
-      def session(secret) = {key: COOKIE, secrets: [secret], same_site: :lax, httponly: true, expire_after: STAYS,
-                             path: "/"}
-
-      # How much is taken in of a request before anybody looks at it: little, unless who sends it is signed in.
-      # @return [Proc]
-      def body_limit(sign_in, secret)
-        session = session(secret)
-        known = Rack::Builder.app do
-          use Rack::Session::Cookie, **session
-          use sign_in
-          run ->(env) { [env["lantern.account"] ? 200 : 401, {}, []] }
-        end
-        lambda do |head|
-          chunked = head.key?("HTTP_TRANSFER_ENCODING")
-          next MOST_OF_A_STRANGER unless chunked || head["CONTENT_LENGTH"].to_i > MOST_OF_A_STRANGER
-          cookies = head["HTTP_COOKIE"].to_s.gsub(Safe::SECURE, COOKIE)
-          asked = {"HTTP_COOKIE" => cookies, "HTTP_USER_AGENT" => head["HTTP_USER_AGENT"]}
-          MOST_OF_A_STRANGER unless known.call(Rack::MockRequest.env_for("/api/", asked)).first == 200
-        rescue Sequel::Error
-          MOST_OF_A_STRANGER
+      # Screens are for everybody; whoever asks for data goes by the door.
+      def screens_before(door, app)
+        lambda do |env|
+          next app.call(env) unless env["PATH_INFO"].start_with?("/api/")
+          env[ROUTE] = App.route_of(env["REQUEST_METHOD"], env["PATH_INFO"])
+          door.call(env)
         end
       end
+
+      def door_of(app, database, contract, secret)
+        sign_in, session = SignIn.on(database, secret), session(secret)
+        Rack::Builder.app do
+          use Reached, database
+          use Rack::Session::Cookie, **session
+          use SparingCookie
+          use Rack::Attack
+          use sign_in
+          use Gate, database, contract
+          run app
+        end
+      end
+
+      # Only who asks is found out.
+      def knowing(database, secret, &answer)
+        sign_in, session = SignIn.on(database, secret), session(secret)
+        Rack::Builder.app do
+          use Rack::Session::Cookie, **session
+          use sign_in
+          run answer
+        end
+      end
+
+      def session(secret) = {key: COOKIE, secrets: [secret], same_site: :lax, httponly: true, expire_after: STAYS,
+                             path: "/"}
 
       # The application as it is reached from elsewhere in the house, by whatever name its machine has there.
       def behind_a_door

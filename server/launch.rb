@@ -185,7 +185,9 @@ module Server
     def behind(store)
       return Compressed.new(App.without_sign_in.new) unless @house
       App.set :house_address, own_address
-      House.around(store.database, @secret || House.secret(@var)) { |app| Compressed.new(app.new) }
+      secret = @secret || House.secret(@var)
+      HTTP::BodyLimit.policy = House.body_limit(store.database, secret)
+      House.around(store.database, secret) { |app| Compressed.new(app.new) }
     end
 
     def configuration(port, store, aside)

@@ -6,7 +6,7 @@ require_relative "../support/api"
 require_relative "../../server/svg/reader"
 
 RSpec.describe Server::Aside do
-  let(:aside) { described_class.new(size: 2, waiting: 2) }
+  let(:aside) { described_class.new(size: 2, waiting: 2, patience: Patience.seconds(60)) }
   let(:small) { example_plan("door-7-rope-ring") }
   # Takes many times longer than any deadline here.
   let(:heavy) do

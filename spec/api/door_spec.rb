@@ -7,8 +7,6 @@ require_relative "../support/trial/strangers"
 RSpec.describe "Before the door", :api, :store do
   include Devices
 
-  after { Server::HTTP::BodyLimit.policy = nil }
-
   def asked_as_it_is(verb, path, cookie: nil, from: "192.168.1.20", **headers)
     device
     env = Rack::MockRequest.env_for("/", :method => verb, "HTTP_HOST" => "lantern.home:9292", "REMOTE_ADDR" => from,
@@ -122,7 +120,7 @@ RSpec.describe "Before the door", :api, :store do
 
   it "takes in little of what somebody sends who is not signed in, and whatever a maker does" do
     first = maker
-    policy = Server::HTTP::BodyLimit.policy
+    policy = Server::House.body_limit(RealStore.database, "s" * 64)
     head = {"CONTENT_LENGTH" => "2000000000", "HTTP_COOKIE" => cookie_of(first)}
     expect(policy.call(head)).to be_nil
     [{"HTTP_COOKIE" => ""}, {"HTTP_COOKIE" => "lantern=nonsense"}].each do |other|

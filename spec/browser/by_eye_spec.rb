@@ -12,7 +12,8 @@ RSpec.describe "By eye, on the screen", :browser, :store do
 
   before { load_demo }
 
-  def file(bytes, ending) = Tempfile.new(["photo", ending]).tap { |file|
+  # It stays until the example is over: a file that nobody holds any more may be gone before the browser reads it.
+  def file(bytes, ending) = (@files ||= []).push(Tempfile.new(["photo", ending])).last.tap { |file|
     file.binmode
     file.write(bytes)
     file.flush

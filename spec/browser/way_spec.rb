@@ -89,7 +89,7 @@ RSpec.describe "Part of the way round on the screen", :browser, :store do
     click_on "Add: stem and tendrils"
     expect(page).to have_no_text("The stem stays bare")
     saved
-    expect(layer_kept(id, 1)).to include("method" => "stem_wrap", "material" => "rope")
+    expect(layer_kept(id, 1)).to include("method" => "stem_wrap", "material" => layer_kept(id)["material"])
   end
 
   it "covers one part of a joined form, and draws each part as it is built" do
