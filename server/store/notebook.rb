@@ -133,11 +133,20 @@ module Server
 
       # What came late, in words: how many more at which step, and how long.
       def late_says(row, late)
-        titles = JSON.parse(row[:steps]).to_h { [_1["key"], _1["title"]] }
+        titles = titles_of(row)
         minutes = late["seconds"].values.sum / 60
         counts = late["counts"].select { |_, count| count.positive? }
-        counted = counts.map { |step, count| "#{count} at “#{titles[step] || step}”" }
+        counted = counts.map { |step, count| "#{count} at “#{titles[step]}”" }
         [*counted, *("#{minutes} min" if minutes.positive?)].join(", ")
+      end
+
+      # What steps are called: by themselves where they took any time, else by the layer that they are of.
+      def titles_of(row)
+        layers = Array(JSON.parse(row[:plan])["layers"]).to_h { [_1["id"], _1["method"]] }
+        own = JSON.parse(row[:steps]).to_h { [_1["key"], _1["title"]] }
+        Hash.new { |_, step|
+          own[step] || Lantern::Plan::Methods.find(layers[step.split(".").first])&.title || step.capitalize
+        }
       end
 
       # By what was learned, when its plan had taken that up; else by the covering's own spread.

@@ -105,6 +105,19 @@ RSpec.describe "Before the door", :api, :store do
     expect(Server::App.without_sign_in.new.call(env)[0]).to eq 200
   end
 
+  it "says so when a workshop is deleted while something is put into it" do
+    app = Class.new(Server::App) { set :house, true }
+    ask = ->(workshop, route) {
+      app.new.call(Rack::MockRequest.env_for("/api/wreaths", :method => "POST", "HTTP_HOST" => "localhost",
+        "CONTENT_TYPE" => "application/json", :input => JSON.generate("plan" => plan),
+        "lantern.workshop" => workshop, Server::House::ROUTE => route))
+    }
+    status, _, body = ask.call(4_711, "POST /api/wreaths")
+    expect([status, body.join]).to match [409, /deleted in the meantime/]
+    # And nothing else answers than the route that the door has looked at.
+    expect(ask.call(1, "GET /api/ping")[0]).to eq 403
+  end
+
   it "sets a cookie only where somebody is meant, and says of every answer how it may be kept" do
     first = maker
     kept = ->(path, cookie = nil) { asked_as_it_is("GET", path, cookie:)[3].values_at("set-cookie", "cache-control") }

@@ -136,7 +136,7 @@ function Head({ wreath, current, steps, bench, round, voice }: HeadProps) {
   const seconds = Object.values(bench.seconds).reduce((sum, each) => sum + each, 0)
   const alike = wreath.plan.quantity ?? 1
   const says = [
-    ...(alike > 1 ? [`wreath ${bench.finished + 1} of ${alike}`] : []),
+    ...(alike > 1 ? [`wreath ${(bench.finished % alike) + 1} of ${alike}`] : []),
     `step ${current + 1} of ${steps}`,
     ...(round ? [round] : []),
     `${Math.round(seconds / 60)} min at the bench`,

@@ -54,7 +54,10 @@ const isObject = (value: unknown): value is Record<string, unknown> =>
 const isNamed = (value: unknown): value is Named[] =>
   Array.isArray(value) && value.every((each) => isObject(each) && typeof each.id === "string")
 
-const words = (key: string) => key.replaceAll("_", " ")
+/** What the screens call by another word than the document does. */
+const CALLED: Record<string, string> = { quantity: "wreaths alike", sureness: "how sure" }
+
+const words = (key: string) => CALLED[key] ?? key.replaceAll("_", " ")
 
 const joined = (before: string, after: string) => (before === "" ? after : `${before}: ${after}`)
 
