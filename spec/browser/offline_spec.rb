@@ -22,14 +22,14 @@ RSpec.describe "Without a server", :browser do
 
   # Kept on this device: the worker that answers for the server is there, and answers for this page.
   def kept_on_this_device
-    Capybara.using_wait_time(60) do
+    Capybara.using_wait_time(Patience.seconds(60)) do
       page.evaluate_async_script("navigator.serviceWorker.ready.then(() => arguments[0](true))")
     end
   end
 
   # The sheets beside the work are kept a moment after it was opened.
   def sheets_kept(id)
-    page.document.synchronize(40) do
+    page.document.synchronize(Patience.seconds(40)) do
       kept = page.evaluate_async_script(<<~JS)
         const [done] = arguments
         caches.open("sheets").then((sheets) => sheets.keys()).then((names) => done(names.length))
@@ -43,14 +43,6 @@ RSpec.describe "Without a server", :browser do
       const [path, done] = arguments
       fetch(path).then((r) => r.blob()).then((b) => b.text()).then((text) => done(text.slice(0, 5)), String)
     JS
-  end
-
-  def on_another_device
-    Capybara.using_session(:other) do
-      yield
-    ensure
-      Capybara.current_session.reset!
-    end
   end
 
   it "opens what was opened lately, counts on two devices, says what it cannot do, and sends everything once" do

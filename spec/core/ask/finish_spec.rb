@@ -32,6 +32,26 @@ RSpec.describe Lantern::Ask::Finish do
     expect(described_class.new(two).lines({})).to eq []
   end
 
+  it "shares what was cut for several alike out, so that all shares together are what was cut" do
+    stems = {"id" => "stems", "kind" => "tie", "name" => "Stems", "sort" => "chenille",
+             "offers" => [{"count" => 10, "price" => "1.00"}], "on_hand" => [0]}
+    document = plan(form: foam(12, 8), materials: [ribbon, stems], quantity: 5,
+      layers: [layer("spiral_wrap", "tape"), layer("bow", "tape", id: "bow", at: 6)])
+    needed = Lantern.work(document)["materials"].to_h { [_1["id"], _1["needed"]] }
+    share = ->(count, before) {
+      described_class.new(document, count:, before:).form({}).to_h { [_1["material"], _1["planned"]] }
+    }
+    # Half a stem ties a bow (common practice): five bows take three.
+    expect(needed["stems"]).to eq 3
+    expect((0...5).map { share.call(1, _1)["stems"] }).to eq [1, 0, 1, 0, 1]
+    [[5], [1, 1, 1, 1, 1], [2, 3], [3, 1, 1]].each do |counts|
+      befores = counts.each_index.map { counts.first(_1).sum }
+      all = counts.zip(befores).map { |count, before| share.call(count, before) }
+      expect([counts, all.sum { _1["stems"] }]).to eq [counts, 3]
+      expect(all.sum { _1["tape"] }).to be_within(0.01).of(5 * share.call(1, 0)["tape"])
+    end
+  end
+
   it "says how much more or less than planned was used" do
     finish = described_class.new(two)
     planned = finish.form({})[0]["planned"]
