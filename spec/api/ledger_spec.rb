@@ -95,7 +95,8 @@ RSpec.describe "The ledger of the stash", :api, :store do
   it "cuts a length kept in centimetres for a plan in inches" do
     cord = ask(:post, "/materials", {units: "cm",
       material: rope(diameter: 0.6, on_hand: [150, 87.3], offers: [{"length" => "6 m", "price" => "2.40"}])})
-    made = ask(:post, "/wreaths", {plan: plan(materials: [rope(diameter: "6 mm")], layers: [layer("rope_coil", "rope")])})
+    made = ask(:post, "/wreaths",
+      {plan: plan(materials: [rope(diameter: "6 mm")], layers: [layer("rope_coil", "rope")])})
     cut(made)
     expect(status).to eq 200
     expect(ledger(cord["id"]).select { _1["kind"] == "cut" }.map { _1["size"] }).to include("59.055 in", "34.37 in")
