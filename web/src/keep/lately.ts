@@ -42,7 +42,7 @@ const AWAY = [
   },
 ]
 
-/** Nothing of it stays on a device that signs out or is shut out; what it counted and could not send yet does. */
+/** Nothing of it stays on a device that signs out or is shut out; what it did itself and could not send yet does. */
 export const forgetAll = async () => {
   const names = (await get<string[]>(INDEX)) ?? []
   await Promise.all([...names, ...ALWAYS, INDEX].map((name) => del(name)))
