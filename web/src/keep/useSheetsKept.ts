@@ -27,7 +27,7 @@ async function keepSheets(id: number, left: AbortSignal) {
 
 async function keepSheet(path: string, left: AbortSignal) {
   for (const pause of AGAIN) {
-    const kept = await fetch(path, { signal: left }).catch(() => undefined)
+    const kept = await fetch(path).catch(() => undefined)
     if (kept?.ok || left.aborted) return
     await new Promise((done) => setTimeout(done, pause))
   }
