@@ -39,9 +39,10 @@ module Driving
     Server::App.set :store, RealStore.store
   end
 
-  # As another device, with nothing of this one's.
+  # As another device, with nothing of this one's. Where there is a server of the specs' own, a session has it from its
+  # beginning.
   def on_another_device
-    Capybara.using_session(:other) do
+    Capybara.using_session(Capybara.run_server ? :other : :other_elsewhere) do
       yield
     ensure
       Capybara.current_session.reset!
