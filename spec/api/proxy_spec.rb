@@ -9,7 +9,9 @@ require_relative "../support/trial/application"
 # The example configuration, as it stands but for its paths and ports, before a real start.
 RSpec.describe "The proxy's example configuration" do
   let(:folder) { Dir.mktmpdir("lantern-proxy") }
-  let(:application) { Trial::Application.new(folder, "--house", env: {"HOST" => "127.0.0.1", "PROXIES" => "127.0.0.1"}) }
+  let(:application) do
+    Trial::Application.new(folder, "--house", env: {"HOST" => "127.0.0.1", "PROXIES" => "127.0.0.1"})
+  end
   let(:proxies) { [] }
 
   after do

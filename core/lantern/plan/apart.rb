@@ -19,7 +19,7 @@ module Lantern
       # @return [(Hash, Hash{String=>String})] the plan, and the new ids by the old ones
       def call(document, before: [])
         units = document["units"]
-        kept = before.to_h { [_1["id"], told(_1, units)] }
+        kept = before.to_h { [_1["id"], _1] }
         taken = [*@taken, *Array(document["materials"]).map { _1["id"] }]
         ids = Array(document["materials"]).filter_map { |material|
           id = material["id"]
@@ -40,14 +40,17 @@ module Lantern
 
       def other?(material, units, kept)
         own, here = told(material, units), told(*@others[material["id"]])
-        return false if own.nil? || here.nil? || own == kept
-        own.any? { |what, said| !said.nil? && said != here[what] }
+        return false if own.nil? || here.nil? || own.none? { |what, said| !said.nil? && said != here[what] }
+        # Only then it matters whether it was so before.
+        kept.nil? || own != told(kept, units)
       end
 
       def free(id, taken) = (2..).lazy.map { "#{id[0, 54]}-#{_1}" }.find { !taken.include?(_1) }
 
       def renamed(document, ids)
-        plan = Rewriting.call(document) { |value, field| field.is_a?(Field::Reference) ? ids.fetch(value, value) : value }
+        plan = Rewriting.call(document) { |value, field|
+          field.is_a?(Field::Reference) ? ids.fetch(value, value) : value
+        }
         named = ->(list, key) { Array(plan[list]).map { _1.merge(key => ids.fetch(_1[key], _1[key])) } }
         plan = plan.merge("materials" => named.call("materials", "id"))
         plan.key?("learned") ? plan.merge("learned" => named.call("learned", "material")) : plan
