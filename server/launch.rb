@@ -76,10 +76,11 @@ module Server
       FileUtils.mkdir_p(@var)
       lock or return
       start
+    rescue Errno::EPIPE
+      abort "Stopped: whoever read what is printed here has gone."
     rescue SystemCallError => error
-      abort "#{@var} cannot be used: #{error.message.sub(/ @ .*/,
-        "")}. Is it another user's folder, is the disk full, " \
-        "or may it only be read?"
+      abort "#{@var} cannot be used: #{error.message.sub(/ @ .*/, "")}. Is it another user's folder, " \
+        "is the disk full, or may it only be read?"
     end
 
     private
