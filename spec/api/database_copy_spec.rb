@@ -8,8 +8,8 @@ require_relative "../support/api"
 # The backup for many: a copy of the whole database while it is written to, put back elsewhere.
 RSpec.describe "A copy of the database" do
   let(:folder) { Dir.mktmpdir("lantern-copies") }
-  let(:server) { Server::MariaDB.new(File.join(folder, "first")).start }
-  let(:restored) { Server::MariaDB.new(File.join(folder, "second")) }
+  let(:server) { Server::PrivateDatabase.new(File.join(folder, "first")).start }
+  let(:restored) { Server::PrivateDatabase.new(File.join(folder, "second")) }
 
   after do
     [server, restored].each(&:stop)

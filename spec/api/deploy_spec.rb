@@ -32,7 +32,7 @@ RSpec.describe "What a guild is given" do
   end
 
   it "names in its environment what the application reads, and nothing else" do
-    read = File.read(File.join(root, "server/launch.rb"))[/slice\((.*?)\)/m, 1].scan(/"(\w+)"/).flatten
+    read = File.read(File.join(root, "server/boot.rb"))[/slice\((.*?)\)/m, 1].scan(/"(\w+)"/).flatten
     named = File.read(File.join(root, "deploy/environment")).scan(/^(?:# )?([A-Z_]+)=/).flatten
     expect(named - read).to eq []
     expect(named).to include("DATABASE_URL", "SECRET", "WEB_CONCURRENCY")

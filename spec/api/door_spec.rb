@@ -110,7 +110,7 @@ RSpec.describe "Before the door", :api, :store do
     ask = ->(workshop, route) {
       app.new.call(Rack::MockRequest.env_for("/api/wreaths", :method => "POST", "HTTP_HOST" => "localhost",
         "CONTENT_TYPE" => "application/json", :input => JSON.generate("plan" => plan),
-        "lantern.workshop" => workshop, Server::House::ROUTE => route))
+        "lantern.workshop" => workshop, Server::Auth::ROUTE => route))
     }
     status, _, body = ask.call(4_711, "POST /api/wreaths")
     expect([status, body.join]).to match [409, /deleted in the meantime/]
@@ -133,12 +133,12 @@ RSpec.describe "Before the door", :api, :store do
 
   it "takes in little of what somebody sends who is not signed in, and whatever a maker does" do
     first = maker
-    policy = Server::House.body_limit(RealStore.database, "s" * 64)
+    policy = Server::Auth.body_limit(RealStore.database, "s" * 64)
     head = {"CONTENT_LENGTH" => "2000000000", "HTTP_COOKIE" => cookie_of(first)}
     expect(policy.call(head)).to be_nil
     [{"HTTP_COOKIE" => ""}, {"HTTP_COOKIE" => "lantern=nonsense"}].each do |other|
-      expect(policy.call({**head, **other})).to eq Server::House::MOST_OF_A_STRANGER
-      expect(policy.call({"HTTP_TRANSFER_ENCODING" => "chunked", **other})).to eq Server::House::MOST_OF_A_STRANGER
+      expect(policy.call({**head, **other})).to eq Server::Auth::MOST_OF_A_STRANGER
+      expect(policy.call({"HTTP_TRANSFER_ENCODING" => "chunked", **other})).to eq Server::Auth::MOST_OF_A_STRANGER
     end
   end
 end
@@ -167,7 +167,7 @@ RSpec.describe "Who has an account", :api, :store do
       expect(on(phone, :get, "/account")["login"]).to eq "Wick"
     end
     # Unicode, CaseFolding.txt: sharp s folds to two letters.
-    expect(Server::House::LoginName.normal("STRA\u1e9eE")).to eq "strasse"
+    expect(Server::Auth::LoginName.normal("STRA\u1e9eE")).to eq "strasse"
   end
 
   it "cannot be told from the answers, the work or the tries, known, unknown or shut" do
@@ -275,8 +275,8 @@ RSpec.describe "Who has an account", :api, :store do
 
   it "leaves none of what lets somebody in in the log" do
     log = StringIO.new
-    app = Server::Manners.new(Server::House.around(RealStore.database, "s" * 64) { |each| each.new }, log:)
-    token = Server::House::Links.token
+    app = Server::RequestGuard.new(Server::Auth.around(RealStore.database, "s" * 64) { |each| each.new }, log:)
+    token = Server::Auth::OneTimeTokens.token
     ["/pair/#{token}", "/join/#{token}", "/api/invitations/#{token}", "/api/account/pairings/#{token}"].each do |path|
       Rack::MockRequest.new(app).get(path, "HTTP_HOST" => "localhost")
       Rack::MockRequest.new(app)
@@ -287,11 +287,11 @@ RSpec.describe "Who has an account", :api, :store do
   end
 
   it "keeps to what a workshop may hold when several ask at once" do
-    own = Server::Own.new(RealStore.database, 1, most: {forms: 5})
+    own = Server::TenantDataset.new(RealStore.database, 1, most: {forms: 5})
     results = Array.new(12) { |i|
       Thread.new do
-        own.whole { own[:forms].insert(name: "Form #{i}", units: "in", document: "{}") } && :kept
-      rescue Server::Own::Holds
+        own.atomically { own[:forms].insert(name: "Form #{i}", units: "in", document: "{}") } && :kept
+      rescue Server::TenantDataset::Holds
         :full
       end
     }.map(&:value)

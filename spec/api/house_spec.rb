@@ -176,8 +176,8 @@ RSpec.describe "The door", :api, :store do
   it "lets one address try only so often" do
     maker
     thief = device
-    tried_before("to come in or say a password, by address:192.168.1.20", Server::House::TRIES[:limit] - 1,
-      Server::House::TRIES[:period])
+    tried_before("to come in or say a password, by address:192.168.1.20", Server::Auth::TRIES[:limit] - 1,
+      Server::Auth::TRIES[:period])
     codes = Array.new(2) { |i|
       on(thief, :post, "/account/sign-in", {login: "name #{i}", password:})
       code(thief)
@@ -195,8 +195,8 @@ RSpec.describe "The door", :api, :store do
     first, phone = maker, device
     on(phone, :post, "/account/sign-in", {login: "Wick", password:})
     account = RealStore.database[:accounts].get(:id)
-    tried_before("heavy questions, by account:#{account}", Server::House::HEAVY[:limit] - 2,
-      Server::House::HEAVY[:period])
+    tried_before("heavy questions, by account:#{account}", Server::Auth::HEAVY[:limit] - 2,
+      Server::Auth::HEAVY[:period])
     codes = [first, phone, first, phone].map { |each|
       on(each, :post, "/coverings", {})
       code(each)

@@ -14,7 +14,7 @@ module AskingAProcess
   def said_by(var, **env)
     free = TCPServer.open("127.0.0.1", 0) { _1.addr[1] }
     env = {"VAR" => var, "PORT" => free.to_s}.merge(env.transform_keys(&:to_s))
-    said, status = Open3.capture2e(env, RbConfig.ruby, "server/launch.rb")
+    said, status = Open3.capture2e(env, RbConfig.ruby, "server/boot.rb")
     [said, status.exitstatus]
   end
 
@@ -169,7 +169,7 @@ RSpec.describe "The application, once it runs" do
   end
 end
 
-RSpec.describe Server::MariaDB do
+RSpec.describe Server::PrivateDatabase do
   before(:context) do
     @stopped = Dir.mktmpdir("lantern-db")
     described_class.new(@stopped).start.stop

@@ -198,9 +198,9 @@ RSpec.describe "The ledger of the stash", :api, :store do
     first = Queue.new
     cutting = Thread.new do
       wreaths.each do |each|
-        RealStore.store.reaching { RealStore.store.wreaths.cut(each["id"], each["version"], sheet) }
+        RealStore.store.translating_errors { RealStore.store.wreaths.cut(each["id"], each["version"], sheet) }
         first << true
-      rescue Server::Reaching::Away, Server::Ledger::TooLittle, Sequel::DatabaseError
+      rescue Server::DatabaseErrors::Away, Server::Ledger::TooLittle, Sequel::DatabaseError
         first << false
       end
     end

@@ -5,7 +5,7 @@ require "open3"
 require "pdf-reader"
 require_relative "../support/api"
 require_relative "../../server/demo"
-require_relative "../../server/files/whole"
+require_relative "../../server/storage/atomic_file"
 
 RSpec.describe "Occasions", :api, :store do
   let(:walk) { {day: "2027-06-21", evenings: %w[tuesday thursday], hours: 2, budget: "60.00"} }
@@ -129,15 +129,15 @@ RSpec.describe "Occasions", :api, :store do
   end
 end
 
-RSpec.describe Server::Files::Whole do
+RSpec.describe Server::AtomicFile do
   it "leaves the old file as it was when the new one cannot be written whole" do
     Dir.mktmpdir do |directory|
       path = File.join(directory, "sheet.csv")
       File.write(path, "the old one")
       # No more than four kilobytes fit, as on a full disk.
       script = "Signal.trap('XFSZ', 'IGNORE'); Process.setrlimit(:FSIZE, 4096); require " \
-        "'#{File.expand_path("../../server/files/whole", __dir__)}'; begin; Server::Files::Whole.write(ARGV[0], 'x' " \
-        "* 10_000); rescue SystemCallError => e; puts e.class; exit 3; end"
+        "'#{File.expand_path("../../server/storage/atomic_file", __dir__)}'; begin; " \
+        "Server::AtomicFile.write(ARGV[0], 'x' * 10_000); rescue SystemCallError => e; puts e.class; exit 3; end"
       out, = Open3.capture2e("ruby", "-e", script, path)
       expect(out).to match(/Errno::E(FBIG|NOSPC)/)
       expect(Dir.children(directory)).to eq ["sheet.csv"]

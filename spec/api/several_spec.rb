@@ -5,8 +5,8 @@ require "open3"
 require "tmpdir"
 require_relative "../support/api"
 require_relative "../support/trial/application"
-require_relative "../../server/lease"
-require_relative "../../server/outside_database"
+require_relative "../../server/database/lease"
+require_relative "../../server/database/external"
 
 # The answer to what was to be kept is lost on its way.
 class LostAnswer
@@ -52,7 +52,7 @@ RSpec.describe Server::Lease, :store do
   end
 end
 
-RSpec.describe Server::OutsideDatabase::Nodes do
+RSpec.describe Server::ExternalDatabase::Nodes do
   let(:gone) { {host: "127.0.0.1", port: TCPServer.open("127.0.0.1", 0) { _1.addr[1] }} }
   let(:there) { RealStore.server.address.split(":").then { |host, port| {host:, port: port.to_i} } }
   let(:account) { {user: "lantern", password: File.read(File.join(RealStore::DIRECTORY, "account")).strip} }
@@ -67,13 +67,13 @@ RSpec.describe Server::OutsideDatabase::Nodes do
   end
 end
 
-RSpec.describe Server::Whole, :store do
+RSpec.describe Server::Transactions, :store do
   let(:database) { RealStore.database }
 
   # Ends the connection that asks, as a node that is killed does; so often.
   def dying(times)
     tries = 0
-    database.whole do
+    database.atomically do
       tries += 1
       if tries <= times
         number = database.get(Sequel.function(:connection_id))
@@ -90,7 +90,7 @@ RSpec.describe Server::Whole, :store do
   end
 
   it "gives up when it breaks again and again, in words that whoever asks can act on" do
-    expect { RealStore.store.reaching { dying(9) } }.to raise_error Server::Reaching::Away
+    expect { RealStore.store.translating_errors { dying(9) } }.to raise_error Server::DatabaseErrors::Away
     expect(RealStore.own[:settings].count).to eq 0
     expect(RealStore.store.there?).to be true
   end
@@ -99,7 +99,7 @@ RSpec.describe Server::Whole, :store do
     tries = 0
     database.loggers << LostAnswer.new
     expect {
-      database.whole { RealStore.own[:settings].insert(name: "try #{tries += 1}", value: "x") }
+      database.atomically { RealStore.own[:settings].insert(name: "try #{tries += 1}", value: "x") }
     }.to raise_error(Sequel::DatabaseDisconnectError)
     database.loggers.clear
     expect([tries, RealStore.own[:settings].select_map(:name)]).to eq [1, ["try 1"]]
@@ -145,7 +145,7 @@ RSpec.describe "Several processes" do
   end
 
   it "are as many as is said, which is a number" do
-    said, status = Open3.capture2e({"VAR" => var, "WEB_CONCURRENCY" => "many"}, RbConfig.ruby, "server/launch.rb")
+    said, status = Open3.capture2e({"VAR" => var, "WEB_CONCURRENCY" => "many"}, RbConfig.ruby, "server/boot.rb")
     expect([said, status.success?]).to match [/WEB_CONCURRENCY=many is no number of processes/, false]
   end
 end

@@ -32,7 +32,7 @@ RSpec.describe "Ctrl-C" do
       heavy = Array.new(60) { example_plan("door-21-star-arms").merge("name" => "Wreath #{_1}", "quantity" => 400) }
       occasion = {format: "crisp-lantern/occasion", version: 1, units: "in", plans: heavy}
       asking = Thread.new { @application.ask("post", "/occasions/work", occasion) }
-      Thread.pass until @application.all.any? { File.read("/proc/#{_1}/cmdline").include?("nursery") }
+      Thread.pass until @application.all.any? { File.read("/proc/#{_1}/cmdline").include?("forker") }
       @application.database.hold(true)
       expect(@application.interrupt).to soon
       asking.join

@@ -284,8 +284,8 @@ RSpec.describe "A workshop", :api, :store do
   it "lets nobody guess at a password where one is asked for, in a workshop either" do
     first = maker
     # One it was already: the first account.
-    tried_before("to come in or say a password, by address:127.0.0.1", Server::House::TRIES[:limit] - 1,
-      Server::House::TRIES[:period])
+    tried_before("to come in or say a password, by address:127.0.0.1", Server::Auth::TRIES[:limit] - 1,
+      Server::Auth::TRIES[:period])
     codes = Array.new(2) { |i|
       on(first, :post, "/workshop/delete", {name: "Workshop of Wick", password: "guess number #{i}"})
       code(first)
@@ -303,15 +303,16 @@ RSpec.describe "A workshop", :api, :store do
       add.call
     end
     store.wreaths.all.first.then { store.wreaths.delete(_1["id"], _1["version"]) }
-    expect { add.call }.to raise_error(Server::Own::Holds, /4 wreaths, with those that were deleted lately/)
+    expect { add.call }.to raise_error(Server::TenantDataset::Holds, /4 wreaths, with those that were deleted lately/)
   end
 
   it "holds so much and no more, and what it holds stays" do
     store = RealStore.store.of(1, most: {wreaths: 2, materials: 1})
     2.times { |i| store.wreaths.add(plan("name" => "Wreath #{i}")) }
-    expect { store.wreaths.add(plan("name" => "One more")) }.to raise_error(Server::Own::Holds, /holds 2 wreaths/)
+    expect { store.wreaths.add(plan("name" => "One more")) }
+      .to raise_error(Server::TenantDataset::Holds, /holds 2 wreaths/)
     store.materials.add(ribbon, "in")
-    expect { store.materials.add(rope, "in") }.to raise_error(Server::Own::Holds, /1 materials/)
+    expect { store.materials.add(rope, "in") }.to raise_error(Server::TenantDataset::Holds, /1 materials/)
     expect(store.wreaths.all.size).to eq 2
     # Another has its own room.
     RealStore.database[:workshops].insert(id: 7, name: "Another")
@@ -320,7 +321,7 @@ RSpec.describe "A workshop", :api, :store do
   end
 end
 
-RSpec.describe Server::Own, :store do
+RSpec.describe Server::TenantDataset, :store do
   let(:rows) { described_class.new(RealStore.database, 1)[:wreaths] }
 
   it "adds the workshop to every statement, and refuses what would let others' rows in" do

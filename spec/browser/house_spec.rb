@@ -1,14 +1,14 @@
 # frozen_string_literal: true
 
 require_relative "../support/browser"
-require_relative "../../server/house"
+require_relative "../../server/auth"
 
 # Open to the house, in real browsers: the machine itself, and a phone beside the glue gun.
 RSpec.describe "The door on the screen", :browser, :store do
   before { RealStore.load_demo }
 
   let(:address) do
-    door = Server::Manners.new(Server::House.around(RealStore.database, "s" * 64) { |app| app.new })
+    door = Server::RequestGuard.new(Server::Auth.around(RealStore.database, "s" * 64) { |app| app.new })
     Capybara::Server.new(door).boot.then { "http://127.0.0.1:#{_1.port}" }
   end
 

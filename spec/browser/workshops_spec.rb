@@ -2,14 +2,14 @@
 
 require_relative "../support/browser"
 require_relative "../support/keys"
-require_relative "../../server/house"
+require_relative "../../server/auth"
 
 # Workshops in real browsers: a maker at the machine, and others with devices of their own.
 RSpec.describe "Workshops on the screen", :browser, :store do
   before { RealStore.load_demo }
 
   let(:address) do
-    door = Server::Manners.new(Server::House.around(RealStore.database, "s" * 64) { |app| app.new })
+    door = Server::RequestGuard.new(Server::Auth.around(RealStore.database, "s" * 64) { |app| app.new })
     Capybara::Server.new(door).boot.then { "http://127.0.0.1:#{_1.port}" }
   end
 

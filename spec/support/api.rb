@@ -11,7 +11,7 @@ module Asking
   CONTRACT = Committee::Drivers.load_from_file(Server::App::CONTRACT,
     parser_options: {strict_reference_validation: true})
 
-  def app = @app ||= Server::Manners.new(Server::Compressed.new(Server::App.without_sign_in.new))
+  def app = @app ||= Server::RequestGuard.new(Server::Compression.new(Server::App.without_sign_in.new))
 
   # @return [Hash] the answer's body
   # @param as [String, nil] the request's own name

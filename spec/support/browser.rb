@@ -1,14 +1,14 @@
 # frozen_string_literal: true
 
 require "capybara/rspec"
-require_relative "../../server/buffers"
+require_relative "../../server/http/thread_buffers"
 require_relative "chromium"
 require_relative "patience"
 require_relative "server"
 require_relative "tried_again"
 
 Capybara.server = :puma, {Silent: true}
-Capybara.app = Server::Compressed.new(Server::App.without_sign_in.new)
+Capybara.app = Server::Compression.new(Server::App.without_sign_in.new)
 Capybara.default_driver = :chromium
 Capybara.javascript_driver = :chromium
 Capybara.default_max_wait_time = Patience.seconds(Patience::FOR_A_SCREEN)
@@ -29,7 +29,7 @@ module Driving
   end
 
   # A store whose database is away.
-  AWAY = Class.new { def reaching(**) = raise(Server::Reaching::Away) }.new
+  AWAY = Class.new { def translating_errors(**) = raise(Server::DatabaseErrors::Away) }.new
 
   # While the block runs, nobody answers the screens; what is done in it, others do.
   def away

@@ -1,13 +1,14 @@
 # frozen_string_literal: true
 
 require_relative "api"
-require_relative "../../server/house"
+require_relative "../../server/auth"
 
 # Devices that ask an application which is open to the house, each with its own cookies and as far away as it says.
 module Devices
   def device(from: "192.168.1.20", agent: "Mozilla/5.0 (iPhone) Safari/605")
     @door ||= Server::HTTP::ForwardedHeaders.new(
-      Server::Manners.new(Server::House.around(RealStore.database, "s" * 64) { |app| app.new }), proxies: ["127.0.0.1"]
+      Server::RequestGuard.new(Server::Auth.around(RealStore.database, "s" * 64) { |app| app.new }),
+      proxies: ["127.0.0.1"]
     )
     Rack::Test::Session.new(Rack::MockSession.new(@door)).tap { |browser|
       browser.env("REMOTE_ADDR", from)

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 require_relative "patience"
-require_relative "../../server/app"
+require_relative "../../server/http/app"
 require_relative "../../server/demo"
-require_relative "../../server/house"
-require_relative "../../server/mariadb"
+require_relative "../../server/auth"
+require_relative "../../server/database/private"
 
 # The real database, a private one of the specs' own, started once and emptied before each example. Specs that
 # run side by side have one each.
@@ -17,7 +17,7 @@ module RealStore
     materials pictures forms settings].freeze
 
   class << self
-    def server = @server ||= Server::MariaDB.new(DIRECTORY).start
+    def server = @server ||= Server::PrivateDatabase.new(DIRECTORY).start
 
     def database
       @database ||= server.connect("lantern_test").tap do |database|
@@ -33,11 +33,13 @@ module RealStore
     def connect(name) = server.connect(name)
 
     # Who answers what is heavy, as in the application; with more time, since a machine may be slower by half.
-    def answers = @answers ||= Server::Answers.new(aside, within: longer)
+    def answers = @answers ||= Server::TaskRunner.new(aside, within: longer)
 
-    def longer = Server::Answers::WITHIN.transform_values { 4 * _1 }.tap { _1.default = 4 * Server::Answers::MANY }
+    def longer
+      Server::TaskRunner::WITHIN.transform_values { 4 * _1 }.tap { _1.default = 4 * Server::TaskRunner::MANY }
+    end
 
-    def aside = @aside ||= Server::Aside.new(patience: Patience.seconds(60))
+    def aside = @pool ||= Server::WorkerPool.new(patience: Patience.seconds(60))
 
     def store = @store ||= Server::Store.new(database, answers:, backups: BACKUPS)
 
@@ -47,7 +49,7 @@ module RealStore
         database[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }.delete
       }
       database[:workshops].exclude(id: 1).delete
-      database[:workshops].update(name: Server::House::Workshops::UNNAMED)
+      database[:workshops].update(name: Server::Tenancy::Workshops::UNNAMED)
     end
 
     # The rows of the only workshop that most specs know.
@@ -80,7 +82,7 @@ module RealStore
     private def put_back(rows) = TABLES.reverse_each { database[_1].multi_insert(rows[_1]) }
 
     def stop
-      @aside&.stop
+      @pool&.stop
       @database&.disconnect
       @server&.stop
     end

@@ -3,7 +3,7 @@
 require "fileutils"
 require_relative "helper"
 require_relative "real"
-require_relative "../../server/compressed"
+require_relative "../../server/http/compression"
 
 RSpec.configure do |config|
   config.before(:each, :store) do

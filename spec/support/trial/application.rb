@@ -4,7 +4,7 @@ require "json"
 require "net/http"
 require "socket"
 require "timeout"
-require_relative "../../../server/mariadb"
+require_relative "../../../server/database/private"
 require_relative "../patience"
 
 module Trial
@@ -42,7 +42,7 @@ module Trial
     def spawn
       reader, writer = IO.pipe
       surroundings = {"VAR" => var, "PORT" => @port.to_s, **@env}
-      @number = Process.spawn(surroundings, RbConfig.ruby, File.join(ROOT, "server/launch.rb"), *@asked,
+      @number = Process.spawn(surroundings, RbConfig.ruby, File.join(ROOT, "server/boot.rb"), *@asked,
         out: writer, err: [File.join(var, "errors"), "a"], chdir: ROOT, pgroup: true)
       writer.close
       reader
@@ -51,7 +51,7 @@ module Trial
     # @return [Array<Integer>] the numbers of its processes
     def numbers = [@number]
 
-    def database = Server::MariaDB.new(File.join(var, "mariadb"))
+    def database = Server::PrivateDatabase.new(File.join(var, "mariadb"))
 
     # Ends the application, its database, or both, at once.
     def kill(what)

@@ -8,11 +8,11 @@ module Trial
   class Two
     # @param folder [String]
     # @param asked [Array<String>] what else they are asked to do
-    # @param server [Server::MariaDB, nil] whose database they share; nil for one of their own
+    # @param server [Server::PrivateDatabase, nil] whose database they share; nil for one of their own
     # @param name [String] of the database
     def initialize(folder, *asked, server: nil, name: "lantern")
       @folder, @asked, @name = folder, asked, name
-      @server, @own = server || Server::MariaDB.new(File.join(folder, "mariadb")), server.nil?
+      @server, @own = server || Server::PrivateDatabase.new(File.join(folder, "mariadb")), server.nil?
       @turn = Queue.new
       @running = [false, false]
     end

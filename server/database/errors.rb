@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require "sequel"
+
+module Server
+  # Whoever asks the database finds out here when it is away, waited for, or full.
+  module DatabaseErrors
+    # The family of what keeps a database from answering: each with a status of HTTP and what is said.
+    class Unavailable < StandardError
+      class << self
+        attr_reader :status, :says
+
+        # @return [Class]
+        def of(status, says)
+          Class.new(self) do
+            @status, @says = status, says
+          end
+        end
+      end
+    end
+
+    # Raised when the database does not answer.
+    Away = Unavailable.of(503, "The database does not answer. What is on this screen is kept; try again in a moment.")
+    # Raised when somebody else is busy with the same for too long.
+    Waiting = Unavailable.of(503, "The same is being changed from elsewhere, and that takes long. Nothing was " \
+      "changed; try again in a moment.")
+    # Raised when the disk of the database is full.
+    Full = Unavailable.of(507, "The disk is full: nothing can be saved until there is room on it. What is on this " \
+      "screen is kept, and everything saved before can still be read.")
+
+    # How the database says that its disk is full.
+    DISK_FULL = /No space left on device|Disk is full|disk full|Errcode: 28|table '[^']*' is full/i
+
+    # Runs the block; when the database is gone, lets go of every connection to it, so that the next call finds it
+    # again once it is back.
+    # @param database [Sequel::Database]
+    # @param again [Boolean] whether the block changes nothing, so that it can be run once more where there may be
+    #   another node
+    # @raise [Away, Full, Waiting]
+    def self.translate(database, again: false)
+      yield
+    rescue Sequel::PoolTimeout
+      raise Away
+    rescue Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError
+      database.disconnect
+      raise Away unless again
+      again = false
+      retry
+    rescue Sequel::DatabaseLockTimeout, Sequel::SerializationFailure
+      raise Waiting
+    rescue Sequel::DatabaseError => error
+      raise Full if error.message.match?(DISK_FULL)
+      raise
+    end
+  end
+end

@@ -1,0 +1,135 @@
+# frozen_string_literal: true
+
+require_relative "cut_sheet"
+
+module Server
+  module Export
+    # A page to hand out: the picture, what to buy, what to cut, the steps, the cautions.
+    class PatternCard < CutSheet
+      # The picture's share of the page's width, and room left between the columns.
+      SHARE = 0.46
+      BETWEEN = 18
+      # No picture is higher, in points.
+      HIGHEST = 300
+      LENGTH_MARK = 10
+
+      # @param worked [Hash] a worked plan
+      # @param picture [Svg::Picture] of the same
+      def initialize(worked, picture)
+        super(worked)
+        @picture = picture
+      end
+
+      private
+
+      def subject = "pattern card"
+
+      def write(pdf)
+        head(pdf)
+        steps(pdf)
+        cautions(pdf)
+      end
+
+      # The picture, and beside it what it takes.
+      def head(pdf)
+        pdf.move_down 8
+        top = pdf.cursor
+        wide = pdf.bounds.width * SHARE
+        drawn = [wide, HIGHEST * @picture.proportion].min
+        pdf.image(StringIO.new(Svg::Raster.png(@picture.svg)), at: [(wide - drawn) / 2, top], width: drawn)
+        foot = top - drawn / @picture.proportion
+        foot = legend(pdf, foot - 6, wide)
+        beside = [wide + BETWEEN, pdf.bounds.width - wide - BETWEEN]
+        pdf.bounding_box([beside[0], top], width: beside[1]) { takes(pdf) }
+        pdf.move_cursor_to [foot, pdf.cursor].min
+      end
+
+      def legend(pdf, top, width)
+        @picture.legend.each do |says, colours|
+          colours.first(3).each_with_index do |colour, i|
+            pdf.fill_color colour.delete("#")
+            pdf.fill_and_stroke_rectangle [i * 14, top], 12, 8
+          end
+          pdf.fill_color "000000"
+          pdf.text_box glyphs(says), at: [50, top + 1], width: width - 50, height: 11, size: 8.5,
+            overflow: :shrink_to_fit
+          top -= 13
+        end
+        top
+      end
+
+      def takes(pdf)
+        pdf.text glyphs(form_says), style: :bold
+        pdf.text glyphs("#{time} at the bench#{", #{@worked["quantity"]} alike" if @worked["quantity"] > 1}"),
+          color: "555555"
+        heading(pdf, "You need")
+        used = @worked["materials"].select { _1["needed"].positive? }
+        used.each { |each| pdf.text glyphs("#{each["name"]}: #{each["needed_says"]}#{bought(each)}") }
+        held = @worked["fixings"].reject { _1["material"] }.map { "#{_1["count"]} #{_1["what"]} for #{_1["for"]}" }
+        pdf.text glyphs(held.join(", ")) if held.any?
+        heading(pdf, "Have ready")
+        pdf.text glyphs(Lantern::Measure::Words.sentence(@worked["tools"].join(", ")))
+        cutting(pdf)
+      end
+
+      # The form and its sizes: "Ring, wire: outside 14 in, inside 8 in".
+      def form_says
+        sizes = @worked["lengths"].select { |place, _| place.match?(/\Aform\.[a-z_]+\z/) }
+          .map { |place, says| "#{place.delete_prefix("form.").tr("_", " ")} #{says}" }
+        "#{@worked["form"]["shape"].capitalize}, #{@worked["form"]["base"]}: #{sizes.join(", ")}"
+      end
+
+      def time
+        hours, minutes = @worked["minutes"].divmod(60)
+        return "#{minutes} min" if hours.zero?
+        minutes.zero? ? "#{hours} h" : "#{hours} h #{minutes} min"
+      end
+
+      # How it is bought by somebody who has nothing yet is not said: what this maker buys is.
+      def bought(material)
+        packages = material["buy"].sum { _1["count"] }
+        packages.zero? ? "" : " (buy #{Lantern::Measure::Words.count(packages, "package")})"
+      end
+
+      def heading(pdf, says)
+        pdf.move_down 8
+        pdf.text says, size: 11, style: :bold
+      end
+
+      # What is cut, measured; from what, the cut sheet says.
+      def cutting(pdf)
+        cut = @worked["steps"].find { _1["id"] == "cut" }
+        return unless cut
+        heading(pdf, "Cut")
+        cut["takes"].each { |each| pdf.text glyphs("#{each["name"]}: #{each["says"]}") }
+      end
+
+      def steps(pdf)
+        heading(pdf, "Make")
+        @worked["steps"].each_with_index do |step, i|
+          pdf.start_new_page if pdf.cursor < 48
+          pdf.text glyphs("#{i + 1}. #{step["title"]}#{counted(step)}"), style: :bold
+          pdf.indent(14) do
+            pdf.text glyphs(taken(step)), color: "555555" if step["takes"] && step["id"] != "cut"
+            pdf.text glyphs(step["says"])
+            pdf.text glyphs(order(step["sequence"])), color: "555555" if step["sequence"]
+          end
+          pdf.move_down 3
+        end
+      end
+
+      def counted(step)
+        count, one, many = step.values_at("count", "unit_one", "unit")
+        count ? " (#{Lantern::Measure::Words.count(count, one, many)})" : ""
+      end
+
+      def taken(step) = step["takes"].map { "#{_1["name"]}: #{_1["says"]}" }.join("; ")
+
+      # Which colour after which: as far as it takes to see how it goes on.
+      def order(sequence)
+        said = sequence.first(LENGTH_MARK).map { "#{_1["count"]} #{_1["says"]}" }.join(", ")
+        "In this order: #{said}#{(sequence.size > LENGTH_MARK) ? " and so on." : "."}"
+      end
+    end
+  end
+end

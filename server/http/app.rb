@@ -1,0 +1,257 @@
+# frozen_string_literal: true
+
+require "committee"
+require "json"
+require "sinatra/base"
+require_relative "../../core/lantern"
+require_relative "../workers/runner"
+require_relative "json_body"
+require_relative "request_guard"
+require_relative "../storage/store"
+
+module Server
+  # The API and the screens. It stores and it answers; everything about wreaths is asked of the core.
+  class App < Sinatra::Base
+    ROOT = File.expand_path("../..", __dir__)
+    CONTRACT = File.expand_path("../openapi.yaml", __dir__)
+
+    # Answers what the contract of the API does not allow, in the same form as every other problem.
+    class Breach < Committee::ValidationError
+      def error_body = {"problems" => [{"at" => "", "says" => says}]}
+
+      private
+
+      # The checker's own words, without its inner names.
+      def says = "The request is not as it should be: #{message.sub(/#\/\S+ ?/, "").strip}."
+    end
+
+    # What a request's own name looks like.
+    NAME = /\A[A-Za-z0-9_-]{8,80}\z/
+
+    configure do
+      set :environment, :production
+      set :show_exceptions, false
+      set :raise_errors, false
+      # What goes wrong here is written to the log once, below; a refusal is no error.
+      set :dump_errors, false
+      set :logging, false
+      set :public_folder, File.join(ROOT, "web/dist")
+      mime_type :webmanifest, "application/manifest+json"
+      set :static_cache_control, [:public, max_age: 3600]
+      set :host_authorization, permitted_hosts: %w[localhost 127.0.0.1 ::1 [::1]]
+      set :store, nil
+      # The workshop of whoever asks, where there is only one and nobody signs in; else the door says it.
+      set :workshop, nil
+      # Whether it is open to the house, and so demands that who asks has signed in.
+      set :house, false
+      # Under which address the house knows this machine.
+      set :house_address, nil
+      # What whoever looks after the database last saw of it.
+      set :database_there, true
+      set :answers, TaskRunner.new
+      use JsonBody
+      use Committee::Middleware::RequestValidation, schema_path: CONTRACT, prefix: "/api", error_class: Breach,
+        strict_reference_validation: true, parse_response_by_content_type: false
+    end
+
+    before("/api/*") { content_type :json }
+
+    # Raised when it is not known whose things are asked for.
+    NoWorkshop = Class.new(StandardError)
+
+    # @return [Class] the application where nobody signs in, and everything belongs to the one workshop there is
+    def self.without_sign_in = Class.new(self) { set :workshop, TenantDataset::FIRST }
+
+    # The route that would answer, found as Sinatra finds it: the first of those whose pattern fits.
+    # @return [String, nil] such as `GET /api/wreaths/:id`
+    def self.route_of(verb, path)
+      found = routes.fetch(verb, []).find { |pattern, *| pattern.match(path) }
+      return "#{verb} #{found.first}" if found
+      superclass.route_of(verb, path) if superclass.respond_to?(:route_of)
+    end
+
+    # Deletes a row of a shelf, if it is still the version that was before whoever deletes.
+    # @yieldreturn [Store::Shelf]
+    def self.deletes(path, &shelf)
+      delete(path) do
+        instance_exec(&shelf).delete(id, params["version"].to_i)
+        JSON.generate("ok" => true)
+      end
+    end
+
+    # A route that changes something: a request that brings a name of its own happens once, however often it is sent.
+    # @yieldreturn [Object] ready for JSON
+    def self.changes(path, code: 200, &block)
+      post(path) do
+        code, body = once(code) { JSON.generate(instance_exec(&block)) }
+        status code
+        body
+      end
+    end
+
+    Dir[File.join(__dir__, "routes/*.rb")].sort.each { require_relative _1 }
+    Routes.constants.sort.each { register Routes.const_get(_1) }
+
+    # Every other address is a screen; the screens find their own way.
+    get(%r{/(?!api/|assets/).*}) {
+      cache_control :no_cache
+      send_file File.join(settings.public_folder, "index.html")
+    }
+
+    error(Lantern::Plan::Refused) { |refused| answer 422, refused.problems.map(&:to_h) }
+
+    error(Store::Outdated) { |outdated|
+      answer 409,
+        [problem("version", "Somebody saved this in the meantime. Nothing of either is lost: choose which to keep.")],
+        "current" => outdated.current
+    }
+
+    error(Ledger::TooLittle) {
+      answer 409, [problem("on_hand",
+        "The stash has changed: there is not as much on hand as this takes. Nothing was taken; look at it again.")]
+    }
+
+    error(TenantDataset::Holds) { |full| answer 422, [problem("", full.message)] }
+
+    error(Ledger::Undone) { answer 409, [problem("", "This was taken back already.")] }
+
+    error(Store::Settled) {
+      answer 409,
+        [problem("", "This was done already, perhaps on another screen. Nothing was changed.")]
+    }
+
+    error(Store::Finished) {
+      answer 409,
+        [problem("count", "So many were not cut for: the others are finished, and in the notebook. To make it again, " \
+          "copy the wreath and cut for the copy. Nothing was changed.")]
+    }
+
+    error(Store::Together) {
+      answer 409,
+        [problem("", "It was cut together with the other wreaths of its occasion: take it back there.")]
+    }
+
+    error(NoWorkshop) { answer 403, [problem("", "Sign in, and go into a workshop first.")] }
+
+    # A row can only name others of a workshop that is there.
+    error(Sequel::ForeignKeyConstraintViolation) {
+      answer 409, [problem("", "What this belongs to was deleted in the meantime. Nothing was changed.")]
+    }
+
+    error(Store::Missing) { answer 404, [problem("", "There is nothing here; it may have been deleted.")] }
+
+    error(Store::Taken) { answer 422, [problem("id", "Something else has this name already.")] }
+
+    error(DatabaseErrors::Unavailable) { |trouble| answer trouble.class.status, [problem("", trouble.class.says)] }
+
+    error(WorkerPool::Busy) {
+      answer 503, [problem("", "So much is being worked out just now that this would have to wait too long. Nothing " \
+        "was lost; ask again in a moment.")]
+    }
+
+    # Nobody is there to read it.
+    error(WorkerPool::Gone) { halt 408 }
+
+    not_found {
+      request.path.start_with?("/api/") ? answer(404, [problem("", "There is nothing at this address.")]) :
+      ""
+    }
+
+    error do |error|
+      warn "#{error.class}: #{error.message}\n  #{error.backtrace.first(8).join("\n  ")}"
+      answer 500, [problem("", "Something went wrong here, and it was written to the log. Nothing was changed.")]
+    end
+
+    # Behind a door, nothing answers but the route that the door has looked at.
+    def route_eval
+      asked = env["sinatra.route"].to_s
+      if settings.house && asked.match?(%r{\A\w+ /api/}) && asked != env[Auth::ROUTE]
+        answer 403, [problem("", "This cannot be asked.")]
+      end
+      super
+    end
+
+    # Every route that asks the store finds out here when its database is away.
+    def route!(...)
+      settings.store ? settings.store.translating_errors(again: request.get?) { super } : super
+    end
+
+    private
+
+    # What is kept of the workshop that is asked.
+    # @return [Store, nil] nil where there is none at all
+    # @raise [NoWorkshop]
+    def store
+      return unless settings.store
+      workshop = settings.workshop || env["lantern.workshop"] || raise(NoWorkshop)
+      @store ||= settings.house ? settings.store.of(workshop, most: Tenancy::Workshops::MOST) : settings.store
+    end
+
+    # What belongs to no workshop: accounts, devices, and who is in which workshop.
+    def database = settings.store.database
+
+    def sent = env["lantern.json"]
+
+    # Asks the core, within its time and for as long as the asker is there.
+    def asked(task, *given) = asked_as_is(task, *in_our_currency(given))
+
+    # The same of what is no plan.
+    def asked_as_is(task, *given) = settings.answers.call(task, *given, asker: env["puma.socket"])
+
+    # A plan or an occasion that names no currency is reckoned in that of the application.
+    def in_our_currency(given)
+      document, *others = given
+      return given unless document.is_a?(Hash) && !document.key?("currency") && store
+      [document.merge("currency" => store.settings.all["currency"]), *others]
+    end
+
+    # The paper to print on.
+    def paper = params["paper"] || store.settings.all["paper"]
+
+    # A plan with everything in the stash added to its materials.
+    def with_stash(plan)
+      own = Array(plan["materials"])
+      ids = own.filter_map { _1["id"] if _1.is_a?(Hash) }
+      plan.merge("materials" => own + stash_in(plan["units"]).reject { ids.include?(_1["id"]) })
+    end
+
+    # Every material of the stash, as documents.
+    def stash_in(units) = store ? store.materials.all(units).filter_map { _1["material"] } : []
+
+    # @raise [Lantern::Plan::Refused]
+    def budget
+      said = sent["budget"].to_s.strip
+      return if said.empty?
+      Lantern::Measure::Money.read(said)
+    rescue Lantern::Measure::Money::Unreadable
+      raise Lantern::Plan::Refused.at("budget", "A sum of money is a decimal such as 12.50.")
+    end
+
+    # What the block answers in JSON, or the problems that it is refused with, as an answer either way.
+    def tried
+      %({"worked":#{yield},"problems":[]})
+    rescue Lantern::Plan::Refused => refused
+      JSON.generate(refused.to_h)
+    end
+
+    def id = params["id"].to_i
+
+    # @param keeper [Store] of the workshop that the request is to
+    # @return [(Integer, String)] a status and a body
+    def once(code, keeper = store)
+      name = request.env["HTTP_IDEMPOTENCY_KEY"].to_s
+      return [code, yield] if name.empty?
+      unless name.match?(NAME)
+        raise Lantern::Plan::Refused.at("", "An Idempotency-Key is 8 to 80 letters, digits and hyphens.")
+      end
+      keeper.once_for(name, request.path_info) { [code, yield] }
+    end
+
+    def problem(at, says) = {"at" => at, "says" => says}
+
+    def answer(code, problems, extra = {})
+      content_type :json
+      halt code, JSON.generate({"problems" => problems}.merge(extra))
+    end
+  end
+end

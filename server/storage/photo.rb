@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+require_relative "../../core/lantern"
+
+module Server
+  # Pictures that come from outside: whether they are what they say, and made safe. A picture that is kept was decoded
+  # and written anew, upright, no larger than it has to be, with nothing in it but what is seen.
+  module Photo
+    MOST = 6_000_000
+    # A photo is what its first bytes say it is.
+    BEGINNINGS = {"image/jpeg" => "\xFF\xD8\xFF".b, "image/png" => "\x89PNG\r\n".b, "image/webp" => "RIFF".b}.freeze
+    LOADERS = {"image/jpeg" => :jpegload_buffer, "image/png" => :pngload_buffer,
+               "image/webp" => :webpload_buffer}.freeze
+    # More pixels than a telephone's camera has are no photo but a way to fill the memory.
+    MOST_PIXELS = 80_000_000
+    # The longer side of what is kept.
+    LONGEST = 2000
+    # Either side of a piece of cloth.
+    CLOTH = 512
+    QUALITY = 85
+    ADDRESS = %r{\Adata:(image/(?:jpeg|png|webp));base64,([A-Za-z0-9+/=\s]+)\z}
+
+    # A picture that was made safe, and its colour on the whole.
+    Safe = Struct.new(:type, :bytes, :width, :height, :colour)
+
+    module_function
+
+    # @param type [String, nil]
+    # @param bytes [String, nil]
+    def picture?(type, bytes)
+      BEGINNINGS.key?(type) && !bytes.nil? && bytes.bytesize <= MOST && bytes.b.start_with?(BEGINNINGS.fetch(type))
+    end
+
+    # Decodes a picture and writes it anew.
+    # @param address [String] a data address
+    # @param at [String] where problems are
+    # @param square [Boolean] whether only its middle is kept, as a piece of cloth to draw with
+    # @return [Safe]
+    # @raise [Lantern::Plan::Refused]
+    def safe(address, at: "picture", square: false)
+      type, bytes = address.to_s.match(ADDRESS)&.captures
+      bytes &&= bytes.unpack1("m")
+      refuse(at, "The photo must be a JPEG, PNG or WebP picture of at most 6 MB.") unless picture?(type, bytes)
+      written(opened(type, bytes, at, square), at)
+    end
+
+    # A picture as grey, for who looks for edges in it.
+    # @return [Proc] the brightness of a pixel, 0 to 255; nil outside
+    def brightness(bytes)
+      load_library
+      grey = Vips::Image.new_from_buffer(bytes, "").colourspace(:b_w).extract_band(0)
+      width, height, light = grey.width, grey.height, grey.write_to_memory
+      ->(x, y) { light.getbyte(y * width + x) if x.between?(0, width - 1) && y.between?(0, height - 1) }
+    end
+
+    # The library is loaded where a picture is first opened: it keeps threads, which no process that forks may have.
+    def load_library
+      # A damaged picture is refused with a sentence; the library need not write one too.
+      ENV["VIPS_WARNING"] ||= "0"
+      require "vips"
+      Vips.concurrency_set(1)
+      Vips.cache_set_max(0)
+    end
+
+    # The head of a picture says how large it is before anything of it is unpacked.
+    def opened(type, bytes, at, square)
+      load_library
+      head = Vips::Image.public_send(LOADERS.fetch(type), bytes)
+      if head.width * head.height > MOST_PIXELS
+        refuse(at,
+          "This picture has #{head.width} x #{head.height} pixels: more than any camera takes. Make it smaller.")
+      end
+      # Photos from a telephone say which way up they are; after this it is so.
+      return Vips::Image.thumbnail_buffer(bytes, CLOTH, height: CLOTH, crop: :centre, fail_on: :truncated) if square
+      Vips::Image.thumbnail_buffer(bytes, LONGEST, height: LONGEST, size: :down, fail_on: :truncated)
+    rescue Vips::Error
+      refuse(at, BROKEN)
+    end
+
+    def written(picture, at)
+      picture = picture.flatten(background: 255) if picture.has_alpha?
+      picture = picture.colourspace(:srgb)
+      picture = picture.copy_memory
+      Safe.new("image/jpeg", picture.jpegsave_buffer(Q: QUALITY, strip: true), picture.width, picture.height,
+        average(picture))
+    rescue Vips::Error
+      refuse(at, BROKEN)
+    end
+
+    # The colour that it has on the whole, as `#rrggbb`.
+    def average(picture) = format("#%02x%02x%02x", *(0..2).map { picture.extract_band(_1).avg.round })
+
+    BROKEN = "This picture cannot be read to its end: it is damaged, or is not what it says it is."
+
+    def refuse(at, says) = raise(Lantern::Plan::Refused.at(at, says))
+
+    private_class_method :load_library, :opened, :written, :average, :refuse
+  end
+end

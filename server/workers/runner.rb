@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+require_relative "pool"
+require_relative "weight"
+
+module Server
+  # Who asks the core: small plans are worked where they arrive, everything heavier aside and within its time.
+  class TaskRunner
+    # Seconds of the processor for a plan, and for what works many plans or draws pages.
+    PLAN = 2
+    MANY = 10
+    WITHIN = Hash.new(MANY).merge(%i[work advised check bare templates finish_form summary].to_h { [_1, PLAN] }).freeze
+    # What works one plan, and is done where it arrives when that is small.
+    ONE_PLAN = %i[work advised summary check cutting bare templates finish_form finished].freeze
+
+    # @param aside [WorkerPool, nil] nil where there are no workers: then everything is answered where it arrives
+    # @param within [Hash{Symbol=>Numeric}] other times than {WITHIN}, in seconds
+    def initialize(pool = nil, within: {})
+      @pool, @within = pool, WITHIN.merge(within)
+      @within.default = within.default || WITHIN.default
+    end
+
+    # @param task [Symbol] one of {WorkerPool::Tasks}
+    # @param asker [IO, nil] the connection of whoever asks
+    # @raise [Lantern::Plan::Refused] when it cannot be, or when there was not time enough
+    # @raise [WorkerPool::Busy, WorkerPool::Gone, WorkerPool::Failed]
+    def call(task, *given, asker: nil)
+      return WorkerPool::Tasks.call(task, *given) if @pool.nil? || here?(task, given.first)
+      @pool.call(task, *given, within: @within[task], asker:)
+    rescue WorkerPool::Overdue
+      # What a wise friend would say is left out rather than the plan.
+      return call(:work, *given, asker:) if task == :advised
+      raise Lantern::Plan::Refused.new([Weight.new(given.first).problem(@within[task])])
+    end
+
+    private
+
+    def here?(task, document) = ONE_PLAN.include?(task) && Weight.new(document).small?
+  end
+end

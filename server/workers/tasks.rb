@@ -1,0 +1,155 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "../../core/lantern"
+require_relative "../storage/photo"
+
+module Server
+  class WorkerPool
+    # What can be asked aside: each a question with all it needs to know, and text or bytes as its answer. None of
+    # them touches anything that is kept.
+    module Tasks
+      # Pixels across a picture in a list: twice what is seen, for screens that have as many.
+      THUMBNAIL = 256
+
+      class << self
+        # Everything that an task needs, so that no worker loads it.
+        def load
+          return if @loaded
+          @loaded = true
+          %w[cut_sheet occasion_sheet pattern_card template].each { require_relative "../export/#{_1}" }
+          %w[picture raster reader true_size].each { require_relative "../export/svg/#{_1}" }
+        end
+
+        # @return [(Symbol, Object)] `:done` and the answer, `:refused` and problems, `:too_much` when there was no room
+        #   for it, or `:failed` and words for the log
+        def answer(task, given)
+          [:done, public_send(task, *given)]
+        rescue Lantern::Plan::Refused => refused
+          [:refused, refused.problems]
+        rescue NoMemoryError, SystemStackError
+          [:too_much, nil]
+        rescue => error
+          [:failed, "#{task}: #{error.class}: #{error.message}\n  #{error.backtrace.to_a.first(8).join("\n  ")}"]
+        end
+
+        # A task in this process, for those that are small and where there are no workers.
+        def call(task, *given)
+          load
+          public_send(task, *given)
+        end
+
+        def work(plan) = JSON.generate(Lantern.work(plan))
+
+        # With what a wise friend would say.
+        def advised(plan) = JSON.generate(Lantern.work(plan, advice: true))
+
+        # A wreath in a line; what cannot be worked says why.
+        def summary(plan)
+          JSON.generate(Lantern::Answer::Summary.new(Lantern::Work.read(plan)).to_h)
+        rescue Lantern::Plan::Refused => refused
+          JSON.generate("problem" => refused.problems.first.says)
+        end
+
+        # @param stash [Array<Hash>] materials besides the plan's
+        def advice(plan, stash, today, sale)
+          JSON.generate("advice" => Lantern::Ask::Advice.on_plan(plan, stash:, today:, sale:))
+        end
+
+        def occasion_advice(document) = JSON.generate("advice" => Lantern::Ask::Advice.on_occasion(document))
+
+        def coverings(plan) = JSON.generate("coverings" => Lantern::Ask::Comparison.new(plan).to_a)
+
+        def backwards(plan, layer, budget) =
+          JSON.generate("answers" => Lantern::Ask::Backwards.new(plan, layer:, budget:).to_a)
+
+        def bare(plan) = JSON.generate(Lantern.bare(plan))
+
+        # The problems of a plan or a form, if it has any.
+        def check(plan) = Lantern.work(plan) && nil
+
+        # @return [(Array, Array<Lantern::Cut::Move>, Array<Hash>)] the cut sheet, what cutting by it does to the
+        #   stash, and the rests of forms that are cut
+        def cutting(plan)
+          work = Lantern::Work.read(plan)
+          [Lantern::Answer::Worked.new(work).to_h["cut_sheet"], work.moves, rests([plan])]
+        end
+
+        def occasion(document) = JSON.generate(Lantern::Ask::Occasion.work(document))
+
+        # @return [(Array, Array<Lantern::Cut::Move>, Array<Hash>)] as of one plan
+        def occasion_cutting(document) = [*Lantern::Ask::Occasion.cutting(document), rests(document["plans"])]
+
+        # @param of [Hash] how many are finished: `count` and those `before`
+        # @return [Array<Hash>] the short form at the end of a make
+        def finish_form(plan, counts, of = {}) = Lantern::Ask::Finish.new(plan, **of).form(counts)
+
+        # @return [Hash] what a finished make took against what was planned
+        def finished(plan, used, seconds, of = {})
+          finish = Lantern::Ask::Finish.new(plan, **of)
+          {lines: finish.lines(used), steps: finish.steps(seconds), over: finish.over(used)}
+        end
+
+        def templates(plan) = Lantern.templates(plan).map(&:to_h)
+
+        # @return [String, nil] nil when there is no such part
+        def template_svg(plan, part) = template(plan, part)&.svg
+
+        def template_pdf(plan, part, paper) = template(plan, part)&.pdf(paper)
+
+        def cut_sheet_pdf(plan, paper) = Export::CutSheet.new(Lantern.work(plan)).pdf(paper)
+
+        # @param photos [Hash{String=>String}] of its materials, as data addresses
+        def pattern_card(plan, paper, photos)
+          worked = Lantern.work(plan)
+          Export::PatternCard.new(worked, Svg::Picture.new(worked, plan["materials"] || [], photos)).pdf(paper)
+        end
+
+        # @param photos [Hash{String=>String}] of its materials, as data addresses
+        def picture(plan, photos = {}) = Svg::Picture.new(Lantern.work(plan), plan["materials"] || [], photos).svg
+
+        # Small, as lists show it; as text, to be kept.
+        def thumbnail(plan) = [Svg::Raster.png(picture(plan), wide: THUMBNAIL, paper: false)].pack("m0")
+
+        def picture_png(plan, photos) = Svg::Raster.png(picture(plan, photos))
+
+        def cut_sheet_csv(plan) = Export::CutSheet.new(Lantern.work(plan)).csv
+
+        def occasion_pdf(document, paper) = Export::OccasionSheet.new(Lantern::Ask::Occasion.work(document)).pdf(paper)
+
+        def occasion_csv(document) = Export::OccasionSheet.new(Lantern::Ask::Occasion.work(document)).csv
+
+        # @param at [String] where problems are
+        # @param square [Boolean] whether only its middle is kept
+        # @return [Photo::Safe]
+        def safe_picture(address, at = "picture", square = false) = Photo.safe(address, at:, square:)
+
+        # @param photo [Hash] as {Lantern::Form::FromPhoto} takes it
+        # @param bytes [String] the picture
+        def photo_sizes(photo, bytes)
+          JSON.generate(Lantern::Form::FromPhoto.new(photo, &Photo.brightness(bytes)).to_h)
+        end
+
+        def outlines(svg) = JSON.generate("outlines" => Svg::Reader.read(svg))
+
+        def form_svg(plan) = Svg::TrueSize.write(Lantern.work(plan))
+
+        private
+
+        # The rest of every form that is cut, with its name and in its plan's units.
+        def rests(plans)
+          plans.flat_map do |plan|
+            rest = Lantern::Form::Rest.of(plan["form"]) or next []
+            name = plan["materials"].find { _1["id"] == plan["form"]["material"] }["name"]
+            [{name:, units: plan["units"], form: rest}] * (plan["quantity"] || 1)
+          end
+        end
+
+        def template(plan, part)
+          found = Lantern.templates(plan).find { _1.name == part }
+          found && Export::Template.new(found, plan["units"])
+        end
+      end
+    end
+  end
+end
