@@ -8,7 +8,7 @@ require "zeitwerk"
 # The rules of covering wreath forms: from a plan document to a worked plan.
 #
 #   worked = Lantern.work(JSON.parse(File.read("plan.json")))
-#   worked["cost"]["to_buy"]   # => "8.75"
+#   worked["cost"]["to_buy"]   # => "10.50"
 #
 # Everything in here is a function of the plan alone. No clock, no randomness, no files: the same
 # plan gives the same worked plan. {Work} is the way from the one to the other.
@@ -21,6 +21,10 @@ module Lantern
 
   # Works a plan.
   #
+  #   worked = Lantern.work(JSON.parse(File.read("plan.json")))
+  #   worked["layers"][0]["figures"]["turns"]   # => 80
+  #   worked["steps"].map { _1["title"] }.first(2)   # => ["Prepare the form", "Cut the pieces"]
+  #
   # @param document [Hash] a plan document as JSON gives it, with string keys
   # @param advice [Boolean] whether what a wise friend would say is worked out too
   # @return [Hash] the worked plan, ready for JSON
@@ -32,6 +36,8 @@ module Lantern
   end
 
   # What a plan can say, for the API: the screens draw their controls from it.
+  #
+  #   Lantern.declarations["coverings"].find { _1["method"] == "rope_coil" }["takes"]   # => ["rope"]
   #
   # @return [Hash] ready for JSON
   def self.declarations

@@ -41,7 +41,7 @@ module Server
       def around(database, secret)
         app = yield(behind_a_door)
         database.extension(:date_arithmetic)
-        contract = Contract.new(App::CONTRACT)
+        contract = Contract.of(App::CONTRACT)
         limit(database, contract)
         SecureCookie.new(screens_before(door_of(app, database, contract, secret), app))
       end
@@ -133,7 +133,7 @@ module Server
         Rack::Attack.throttled_responder = lambda do |request|
           wait = request.env["rack.attack.match_data"].then { _1[:period] - _1[:epoch_time] % _1[:period] }
           minutes = (wait / 60.0).ceil
-          ProblemResponse.answer(429, "That was too often: wait #{minutes} min, then try again. Nothing was changed.",
+          Problem.response(429, "That was too often: wait #{minutes} min, then try again. Nothing was changed.",
             "retry-after" => wait.to_s)
         end
       end

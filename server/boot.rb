@@ -201,7 +201,8 @@ module Server
         puma.force_shutdown_after TO_FINISH
         puma.first_data_timeout TO_ARRIVE
         puma.persistent_timeout TO_ARRIVE
-        puma.app HTTP::ForwardedHeaders.new(RequestGuard.new(app, log:), proxies:)
+        guarded = RequestGuard.new(app, log:, moved: Contract.of(App::CONTRACT).moved)
+        puma.app HTTP::ForwardedHeaders.new(guarded, proxies:)
         puma.environment "production"
         puma.log_requests false
         puma.lowlevel_error_handler { |_, _, status| refused_unread(status) }
@@ -215,7 +216,7 @@ module Server
     def refused_unread(status)
       says = (status == 413) ? "This is more than may be sent before signing in. Nothing was changed." :
         "This request cannot be read."
-      ProblemResponse.answer(status, says)
+      Problem.response(status, says)
     end
 
     # What processes do not share: connections, workers, and what each last saw of the database.

@@ -1,12 +1,29 @@
 import tailwindcss from "@tailwindcss/vite"
 import react from "@vitejs/plugin-react"
-import { defineConfig } from "vite"
+import { marked } from "marked"
+import { defineConfig, type Plugin } from "vite"
 import { VitePWA } from "vite-plugin-pwa"
 
 const YEAR = 365 * 86_400
 
+/** A page of the documentation as HTML, a heading a level lower; it ends where it says that the rest is no screen's. */
+const pages = (): Plugin => ({
+  name: "pages",
+  enforce: "pre",
+  async load(id) {
+    const [file, query] = id.split("?")
+    if (query !== "page" || !file) return
+    this.addWatchFile(file)
+    const text = (await this.fs.readFile(file, { encoding: "utf8" })).split("<!--")[0] ?? ""
+    const lower = (html: string) =>
+      html.replace(/(<\/?h)([1-5])/g, (_, tag: string, level) => tag + (Number(level) + 1))
+    return `export default ${JSON.stringify(lower(marked.parse(text, { async: false })))}`
+  },
+})
+
 export default defineConfig({
   plugins: [
+    pages(),
     react(),
     tailwindcss(),
     VitePWA({

@@ -11,13 +11,13 @@ module Lantern
       # @return [Hash] ready for JSON
       def work(plan, form, layers)
         scale = Scale.new(plan.units)
-        lies = layers.flat_map { |layer| layer.lies.map { |lie| raised(lie, layer.form, form) } }
+        lies = layers.flat_map(&:lies)
         {
           "bounds" => bounds(form, lies, scale),
           "outline_bounds" => bounds(form, [], scale),
           "form" => Outline.form(form, scale),
           "section" => Outline.section(form, lies, scale),
-          "layers" => lies.map { _1.to_h(scale) },
+          "layers" => [nil, *lies].each_cons(2).map { |before, lie| lie.to_h(scale).merge(more(lie, before)) },
           "gaps" => gaps("gap", layers.flat_map(&:gaps), plan.units),
           "surfaces" => Surfaces.of(plan.materials, scale),
           "dimensions" => form.dimensions.map { dimension(_1, plan, scale) }
@@ -26,8 +26,7 @@ module Lantern
 
       # Left, top, right, bottom of all that is drawn.
       def bounds(form, lies, scale)
-        reach = lies.map(&:reach).max || 0
-        edges = [form.path.reach(form.half_face).zip([-reach, -reach, reach, reach]).map(&:sum),
+        edges = [form.path.reach(form.half_face), *lies.filter_map(&:box),
           *form.parts.map { |part| edges(part.path, (part.diameter || 0) / 2) }].transpose
         [edges[0].min, edges[1].min, edges[2].max, edges[3].max].map { scale.number(_1) }
       end
@@ -45,8 +44,12 @@ module Lantern
         gaps.map { _1.to_h(scale).merge("says" => "#{word} #{Measure::Length.text(_1.width, units:)}") }
       end
 
-      # What lies on top of another layer begins farther out than the bare form.
-      def raised(lie, on, form) = (on.face > form.face) ? lie.with(reach: lie.reach + (on.face - form.face) / 2) : lie
+      # Cord of the same layer and material is told apart by its colour: fillers among coils.
+      def more(lie, before)
+        same = before && lie.look.round? && lie.instance_of?(before.class) && lie.layer == before.layer &&
+          lie.materials.first == before.materials.first
+        same ? {"more" => true} : {}
+      end
 
       def dimension(dimension, plan, scale)
         {"about" => dimension[:about], "from" => scale.point(dimension[:from]), "to" => scale.point(dimension[:to]),

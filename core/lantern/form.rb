@@ -6,7 +6,6 @@ module Lantern
     # The order in which shapes are offered; any other comes after these.
     FAMILIAR = %i[ring oval heart clover gourd star cross egg lens cane arc outline composite].freeze
 
-    # The most parts that forms are joined from.
     MOST_PARTS = 8
 
     SHAPES = Registry.new("shape")

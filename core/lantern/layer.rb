@@ -17,6 +17,13 @@ module Lantern
   #     def needs = [Place::Need.run(what: "strands", material: material.id, length:)]
   #   end
   #
+  # What it says of itself is published as it stands; what it answers is asked of a {Work}.
+  #
+  #   coil = Lantern::Work.read(JSON.parse(File.read("plan.json"))).layers.first
+  #   coil.class.takes                   # => [:rope]
+  #   coil.figures[:turns]               # => 80
+  #   coil.required.sum(&:count)         # => 14
+  #
   # Lengths are inches. Options that were left out answer their default; one whose default is worked out is a
   # method that falls back, as in `def lap = super || Rational(1, 4)`.
   #

@@ -4,14 +4,13 @@ module Lantern
   # A plan, and everything that is worked out from it, each part when it is first asked for. Whoever needs a part
   # asks here; nobody else composes the way from a plan to an answer.
   #
-  #   work = Lantern::Work.read(JSON.parse(text))
-  #   work.form.run        # its form is measured,
-  #   work.layers          # each layer worked,
-  #   work.stock           # what it needs cut from stock,
-  #   work.course.steps    # written down as steps,
-  #   work.bill.to_buy     # costed,
-  #   work.drawing         # drawn,
-  #   work.to_h            # and answered
+  #   work = Lantern::Work.read(JSON.parse(File.read("plan.json")))
+  #   work.form.run.round(2)                # its form is measured  # => 34.56
+  #   work.layers.map { _1.class.title }    # each layer worked  # => ["Rope coil"]
+  #   work.stock.size                       # what it needs cut from stock  # => 1
+  #   work.course.steps.size                # written down as steps  # => 5
+  #   work.bill.to_buy.to_s("F")            # costed  # => "10.5"
+  #   work.drawing["layers"].size           # drawn, and answered  # => 2
   class Work
     class << self
       # @param document [Hash] a plan document as JSON gives it

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../database/errors"
-require_relative "../http/problem_response"
+require_relative "../http/problem"
 
 module Server
   module Auth
@@ -14,8 +14,8 @@ module Server
 
       def call(env)
         DatabaseErrors.translate(@database, again: env["REQUEST_METHOD"] == "GET") { @app.call(env) }
-      rescue DatabaseErrors::Unavailable => trouble
-        ProblemResponse.answer(trouble.class.status, trouble.class.says)
+      rescue DatabaseErrors::Unavailable => away
+        Problem.response(away.status, away.message)
       end
     end
   end

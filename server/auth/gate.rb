@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../http/contract"
-require_relative "../http/problem_response"
+require_relative "../http/problem"
 require_relative "../tenancy/workshops"
 
 module Server
@@ -54,7 +54,7 @@ module Server
           "lantern-workshop" => workshop.to_s)
       end
 
-      def refuse(status, says, headers = {}) = ProblemResponse.answer(status, says, headers)
+      def refuse(status, says, headers = {}) = Problem.response(status, says, headers)
     end
   end
 end

@@ -5,7 +5,7 @@ require "digest"
 require "json"
 require "roda"
 require "rodauth"
-require_relative "../http/problem_response"
+require_relative "../http/problem"
 require_relative "login_name"
 require_relative "password_strength"
 
@@ -119,7 +119,7 @@ module Server
 
           route do |r|
             if env["PATH_INFO"].start_with?("/api/#{PREFIX}") && env["CONTENT_LENGTH"].to_i > MOST_BYTES
-              r.halt ProblemResponse.answer(413, "A name and a password are shorter than that.")
+              r.halt Problem.response(413, "A name and a password are shorter than that.")
             end
             # Who was shut out is a stranger from then on, and is met as one.
             rodauth.clear_session if rodauth.logged_in? && !rodauth.currently_active_session?

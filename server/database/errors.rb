@@ -1,23 +1,13 @@
 # frozen_string_literal: true
 
 require "sequel"
+require_relative "../http/problem"
 
 module Server
   # Whoever asks the database finds out here when it is away, waited for, or full.
   module DatabaseErrors
-    # The family of what keeps a database from answering: each with a status of HTTP and what is said.
-    class Unavailable < StandardError
-      class << self
-        attr_reader :status, :says
-
-        # @return [Class]
-        def of(status, says)
-          Class.new(self) do
-            @status, @says = status, says
-          end
-        end
-      end
-    end
+    # The family of what keeps a database from answering.
+    Unavailable = Class.new(Problem)
 
     # Raised when the database does not answer.
     Away = Unavailable.of(503, "The database does not answer. What is on this screen is kept; try again in a moment.")

@@ -5,6 +5,7 @@ require "io/wait"
 require "securerandom"
 require "sequel"
 require "socket"
+require_relative "../http/problem"
 require_relative "../storage/atomic_file"
 require_relative "disconnects"
 
@@ -18,7 +19,7 @@ module Server
   # at any moment leaves nothing that the next start does not put right.
   class PrivateDatabase
     # Raised when it cannot be started; the message names the log to read.
-    Failed = Class.new(StandardError)
+    Failed = Class.new(Problem)
 
     PATIENCE = 60
     # Seconds to connect, and for an answer.

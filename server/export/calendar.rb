@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "icalendar"
+require_relative "../http/problem"
 
 module Server
   module Export
@@ -15,9 +16,9 @@ module Server
       # @param worked [Hash] a worked occasion
       # @param stamp [Time] when it was last changed
       # @return [String]
-      # @raise [Lantern::Plan::Refused] when it has no day
+      # @raise [Problem] when it has no day
       def write(id, worked, stamp)
-        dates = worked["dates"] or raise Lantern::Plan::Refused.at("day",
+        dates = worked["dates"] or raise Problem.at("day",
           "Say which day they hang, and there are days to put into a calendar.")
         calendar = Icalendar::Calendar.new
         calendar.prodid = "-//Crisp Lantern//EN"

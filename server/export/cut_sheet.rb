@@ -48,7 +48,6 @@ module Server
 
       private
 
-      # What the paper is.
       def subject = "cut sheet"
 
       # A length to the nearest mark of a tape, in the plan's units.
@@ -195,7 +194,6 @@ module Server
 
       ABOVE, BELOW = "⁰¹²³⁴⁵⁶⁷⁸⁹", "₀₁₂₃₄₅₆₇₈₉"
 
-      # Fractions set as fractions.
       def glyphs(text)
         text.gsub(/(\d+ )?(\d+)\/(\d+)/) do
           "#{$1&.strip}#{"\u2009" if $1}#{$2.tr("0-9", ABOVE)}⁄#{$3.tr("0-9", BELOW)}"

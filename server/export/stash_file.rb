@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../../core/lantern"
+require_relative "../http/problem"
 require_relative "sheet"
 
 module Server
@@ -30,7 +30,7 @@ module Server
 
       # @param text [String] a CSV file
       # @return [Array<Hash>] material documents
-      # @raise [Lantern::Plan::Refused] with every bad line named
+      # @raise [Problem] with every bad line named
       def read(text, units)
         rows = parse(text)
         problems = []
@@ -43,7 +43,7 @@ module Server
             refused.problems.map { |problem| problem(line, "#{problem.at.delete_prefix(".")}: #{problem.says}") }
           )
         end
-        raise Lantern::Plan::Refused.new(problems.first(200)) if problems.any?
+        raise Problem.new(problems.first(200)) if problems.any?
         materials.values.map(&:last)
       end
 
@@ -121,9 +121,9 @@ module Server
       def numbers(offer) = offer["count"].to_s.match?(/\A\d{1,6}\z/) ? offer.merge("count" => offer["count"].to_i) :
         offer
 
-      def problem(line, says) = Lantern::Plan::Problem.new(at: "line #{line}", says: "Line #{line}: #{says}")
+      def problem(line, says) = Lantern::Problem::Entry.new(at: "line #{line}", says: "Line #{line}: #{says}")
 
-      def refuse(line, says) = raise(Lantern::Plan::Refused.new([problem(line, says)]))
+      def refuse(line, says) = raise(Problem.new([problem(line, says)]))
 
       private_class_method :cells, :sizes, :sold, :parse, :place, :begin_material, :piece, :numbers, :problem, :refuse
     end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "prawn"
+require_relative "../http/problem"
 require_relative "cut_sheet"
 
 module Server
@@ -42,13 +43,13 @@ module Server
       end
 
       # @return [String] a PDF file
-      # @raise [Lantern::Plan::Refused] when it takes too many pages
+      # @raise [Problem] when it takes too many pages
       def pdf(paper)
         size = PAPERS.fetch(paper, PAPERS["a4"])
         @wide, @high = size[0] - 2 * WHITE, size[1] - 2 * WHITE - FOOT
         columns, rows = pages(@width, @wide), pages(@height, @high)
         if columns * rows > MOST_PAGES
-          raise Lantern::Plan::Refused.at("form", "At its true size this takes #{columns * rows} pages; " \
+          raise Problem.at("form", "At its true size this takes #{columns * rows} pages; " \
             "#{MOST_PAGES} are printed at most. Take the SVG to a larger printer.")
         end
         pdf = Prawn::Document.new(page_size: size, margin: 0, skip_page_creation: true,

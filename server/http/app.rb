@@ -57,7 +57,7 @@ module Server
     before("/api/*") { content_type :json }
 
     # Raised when it is not known whose things are asked for.
-    NoWorkshop = Class.new(StandardError)
+    NoWorkshop = Problem.of(403, "Sign in, and go into a workshop first.")
 
     # @return [Class] the application where nobody signs in, and everything belongs to the one workshop there is
     def self.without_sign_in = Class.new(self) { set :workshop, TenantDataset::FIRST }
@@ -98,75 +98,30 @@ module Server
       send_file File.join(settings.public_folder, "index.html")
     }
 
-    error(Lantern::Plan::Refused) { |refused| answer 422, refused.problems.map(&:to_h) }
+    error(Lantern::Problem) { |problem| answer 422, problem }
 
-    error(Store::Outdated) { |outdated|
-      answer 409,
-        [problem("version", "Somebody saved this in the meantime. Nothing of either is lost: choose which to keep.")],
-        "current" => outdated.current
-    }
-
-    error(Ledger::TooLittle) {
-      answer 409, [problem("on_hand",
-        "The stash has changed: there is not as much on hand as this takes. Nothing was taken; look at it again.")]
-    }
-
-    error(TenantDataset::Holds) { |full| answer 422, [problem("", full.message)] }
-
-    error(Ledger::Undone) { answer 409, [problem("", "This was taken back already.")] }
-
-    error(Store::Settled) {
-      answer 409,
-        [problem("", "This was done already, perhaps on another screen. Nothing was changed.")]
-    }
-
-    error(Store::Finished) {
-      answer 409,
-        [problem("count", "So many were not cut for: the others are finished, and in the notebook. To make it again, " \
-          "copy the wreath and cut for the copy. Nothing was changed.")]
-    }
-
-    error(Store::Together) {
-      answer 409,
-        [problem("", "It was cut together with the other wreaths of its occasion: take it back there.")]
-    }
-
-    error(NoWorkshop) { answer 403, [problem("", "Sign in, and go into a workshop first.")] }
+    error(Problem) { |problem| answer problem.status, problem }
 
     # A row can only name others of a workshop that is there.
     error(Sequel::ForeignKeyConstraintViolation) {
-      answer 409, [problem("", "What this belongs to was deleted in the meantime. Nothing was changed.")]
+      answer 409, Problem.new("What this belongs to was deleted in the meantime. Nothing was changed.")
     }
-
-    error(Store::Missing) { answer 404, [problem("", "There is nothing here; it may have been deleted.")] }
-
-    error(Store::Taken) { answer 422, [problem("id", "Something else has this name already.")] }
-
-    error(DatabaseErrors::Unavailable) { |trouble| answer trouble.class.status, [problem("", trouble.class.says)] }
-
-    error(WorkerPool::Busy) {
-      answer 503, [problem("", "So much is being worked out just now that this would have to wait too long. Nothing " \
-        "was lost; ask again in a moment.")]
-    }
-
-    # Nobody is there to read it.
-    error(WorkerPool::Gone) { halt 408 }
 
     not_found {
-      request.path.start_with?("/api/") ? answer(404, [problem("", "There is nothing at this address.")]) :
+      request.path.start_with?("/api/") ? answer(404, Problem.new("There is nothing at this address.")) :
       ""
     }
 
     error do |error|
       warn "#{error.class}: #{error.message}\n  #{error.backtrace.first(8).join("\n  ")}"
-      answer 500, [problem("", "Something went wrong here, and it was written to the log. Nothing was changed.")]
+      answer 500, Problem.new("Something went wrong here, and it was written to the log. Nothing was changed.")
     end
 
     # Behind a door, nothing answers but the route that the door has looked at.
     def route_eval
       asked = env["sinatra.route"].to_s
       if settings.house && asked.match?(%r{\A\w+ /api/}) && asked != env[Auth::ROUTE]
-        answer 403, [problem("", "This cannot be asked.")]
+        answer 403, Problem.new("This cannot be asked.")
       end
       super
     end
@@ -175,6 +130,9 @@ module Server
     def route!(...)
       settings.store ? settings.store.translating_errors(again: request.get?) { super } : super
     end
+
+    # Every material of the stash, as documents.
+    def stash_in(units) = store ? store.materials.all(units).filter_map { _1["material"] } : []
 
     private
 
@@ -198,6 +156,19 @@ module Server
     # The same of what is no plan.
     def asked_as_is(task, *given) = settings.answers.call(task, *given, asker: env["puma.socket"])
 
+    # A question of the core. Where problems are an answer, so is that there was not time enough.
+    # @param question [Contract::Question]
+    # @param beside [Hash{Symbol=>Object}] what it has to know besides what was sent
+    def answer_to(question, beside)
+      document = question.document(sent)
+      known, = in_our_currency([document])
+      whole = document.equal?(sent) ? known : sent.merge("plan" => known)
+      settings.answers.ask(question, whole, beside, asker: env["puma.socket"])
+    rescue Lantern::Plan::Refused => refused
+      raise unless question.problems
+      JSON.generate(refused.to_h)
+    end
+
     # A plan or an occasion that names no currency is reckoned in that of the application.
     def in_our_currency(given)
       document, *others = given
@@ -205,27 +176,7 @@ module Server
       [document.merge("currency" => store.settings.all["currency"]), *others]
     end
 
-    # The paper to print on.
     def paper = params["paper"] || store.settings.all["paper"]
-
-    # A plan with everything in the stash added to its materials.
-    def with_stash(plan)
-      own = Array(plan["materials"])
-      ids = own.filter_map { _1["id"] if _1.is_a?(Hash) }
-      plan.merge("materials" => own + stash_in(plan["units"]).reject { ids.include?(_1["id"]) })
-    end
-
-    # Every material of the stash, as documents.
-    def stash_in(units) = store ? store.materials.all(units).filter_map { _1["material"] } : []
-
-    # @raise [Lantern::Plan::Refused]
-    def budget
-      said = sent["budget"].to_s.strip
-      return if said.empty?
-      Lantern::Measure::Money.read(said)
-    rescue Lantern::Measure::Money::Unreadable
-      raise Lantern::Plan::Refused.at("budget", "A sum of money is a decimal such as 12.50.")
-    end
 
     # What the block answers in JSON, or the problems that it is refused with, as an answer either way.
     def tried
@@ -242,16 +193,14 @@ module Server
       name = request.env["HTTP_IDEMPOTENCY_KEY"].to_s
       return [code, yield] if name.empty?
       unless name.match?(NAME)
-        raise Lantern::Plan::Refused.at("", "An Idempotency-Key is 8 to 80 letters, digits and hyphens.")
+        raise Problem.at("", "An Idempotency-Key is 8 to 80 letters, digits and hyphens.")
       end
       keeper.once_for(name, request.path_info) { [code, yield] }
     end
 
-    def problem(at, says) = {"at" => at, "says" => says}
-
-    def answer(code, problems, extra = {})
+    def answer(code, problem)
       content_type :json
-      halt code, JSON.generate({"problems" => problems}.merge(extra))
+      halt code, JSON.generate(problem.to_h)
     end
   end
 end

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
-require "puma"
-require "puma/server"
+require_relative "puma_client"
 
 module Server
   module HTTP
@@ -23,4 +22,4 @@ module Server
   end
 end
 
-Puma::Client.prepend(Server::HTTP::BodyLimit)
+Server::PumaClient.change(Server::HTTP::BodyLimit)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
-require_relative "problem_response"
+require_relative "problem"
 
 module Server
   # Reads a request's JSON once, before anything else does, and answers for what is no JSON or too
@@ -90,6 +90,6 @@ module Server
     def other_kind(env) = refuse(415, "This must be sent as #{(env["PATH_INFO"] == LINES) ? "JSON Lines " \
       "(application/x-ndjson)" : "JSON (application/json)"}. Nothing was changed.")
 
-    def refuse(status, says) = ProblemResponse.answer(status, says)
+    def refuse(status, says) = Problem.response(status, says)
   end
 end

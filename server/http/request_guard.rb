@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "request_path"
-require_relative "problem_response"
+require_relative "problem"
 
 module Server
   # What holds for every request and every answer: nothing is changed for a page of another site, data are kept by no
@@ -21,12 +21,15 @@ module Server
     WORD = /\A[a-z]{1,16}(?:[-.][a-z]{1,16}){0,3}\z/
 
     # @param log [#<<, nil] where a line for every request goes
-    def initialize(app, log: nil)
-      @app, @log = app, log
+    # @param moved [Hash{String=>String}] where a route is now, by where it was and is still asked for
+    def initialize(app, log: nil, moved: {})
+      @app, @log, @moved = app, log, moved
     end
 
     def call(env)
       began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      path = env["PATH_INFO"]
+      env["PATH_INFO"] = @moved.fetch(path, path) if env["REQUEST_METHOD"] == "POST"
       status, headers, body = refusal(env) || @app.call(env)
       headers = headers.merge(ALWAYS)
       # Data are kept by no cache unless their answer says otherwise; whatever else says nothing is asked for anew.
@@ -72,6 +75,6 @@ module Server
       nil
     end
 
-    def refuse(status, says) = ProblemResponse.answer(status, says)
+    def refuse(status, says) = Problem.response(status, says)
   end
 end

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
-require "puma"
-require "puma/client"
+require_relative "puma_client"
 
 module Server
   # Puma gives every piece of a request its time anew; whoever sends a byte now and then would stay for ever. Here a
@@ -25,4 +24,4 @@ module Server
   end
 end
 
-Puma::Client.prepend(Server::RequestTimeout)
+Server::PumaClient.change(Server::RequestTimeout)

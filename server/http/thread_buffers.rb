@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
-require "puma"
-require "puma/server"
+require_relative "puma_client"
 
 module Server
   # Puma (8.0) keeps a buffer for answers with every connection, and a thread that is done with one empties it once
@@ -19,4 +18,4 @@ module Server
   end
 end
 
-Puma::Client.prepend(Server::ThreadBuffers)
+Server::PumaClient.change(Server::ThreadBuffers)

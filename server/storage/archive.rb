@@ -60,13 +60,13 @@ module Server
     end
 
     # Looks at an archive whole, and touches nothing.
-    # @raise [Lantern::Plan::Refused] when it is no such archive, or not whole
+    # @raise [Problem] when it is no such archive, or not whole
     def check(io) = reader(io).check
 
     # Puts everything back as it was; what is there now is gone. All or nothing.
     # @param io [IO] a file that can be read twice
     # @return [Hash] how many rows of each table
-    # @raise [Lantern::Plan::Refused] when it is no such archive, or not whole
+    # @raise [Problem] when it is no such archive, or not whole
     def restore(io)
       reader = reader(io)
       reader.check
@@ -137,7 +137,7 @@ module Server
       (table == :actions) ? @database[table].order(Sequel.desc(:id)).delete : @database[table].delete
     end
 
-    def refuse(at, says) = raise(Lantern::Plan::Refused.at(at, says))
+    def refuse(at, says) = raise(Problem.at(at, says))
   end
 end
 

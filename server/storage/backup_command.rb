@@ -49,14 +49,14 @@ module Server
     def saying
       yield
       0
-    rescue Lantern::Plan::Refused => refused
-      warn refused.problems.first.says
+    rescue PrivateDatabase::Failed, Sequel::Error => error
+      warn "The database could not be reached. #{error.message}"
+      1
+    rescue Lantern::Problem => problem
+      warn problem.problems.first.says
       2
     rescue SystemCallError => error
       warn "#{error.message.sub(/ @ .*/, "").capitalize}. Nothing was changed."
-      1
-    rescue PrivateDatabase::Failed, Sequel::Error => error
-      warn "The database could not be reached. #{error.message}"
       1
     end
 
@@ -68,7 +68,7 @@ module Server
       store = Store.new(database.connect("lantern"), backups: File.join(@var, "backups"))
       there = Tenancy::Workshops.new(store.database).all
       unless there.include?(@workshop)
-        raise Lantern::Plan::Refused.at("", "There is no workshop #{@workshop}; there are #{there.join(", ")}.")
+        raise Problem.at("", "There is no workshop #{@workshop}; there are #{there.join(", ")}.")
       end
       @others = "It is workshop #{@workshop}, one of #{there.size}: say another's number after the file." if there[1]
       yield store.of(@workshop)

@@ -4,6 +4,7 @@ require "fileutils"
 require "tempfile"
 require "time"
 require "zlib"
+require_relative "../http/problem"
 require_relative "atomic_file"
 
 module Server
@@ -73,7 +74,7 @@ module Server
     def delete = list.each { FileUtils.rm_f(File.join(@directory, _1["name"])) }
 
     # Puts everything back as it was in one of them; what is there now is kept as another.
-    # @raise [Store::Missing, Lantern::Plan::Refused]
+    # @raise [Store::Missing, Problem]
     def bring_back(name)
       raise Store::Missing unless name.match?(NAME) && File.file?(File.join(@directory, name))
       File.open(File.join(@directory, name), "rb") { |file| Backups.open(file) { restore(_1) } }
@@ -82,7 +83,7 @@ module Server
     # Restores an archive; what is there now is kept as a backup first.
     # @param io [IO] a file that can be read twice
     # @return [Hash] how many rows of each table, and the name of the backup
-    # @raise [Lantern::Plan::Refused]
+    # @raise [Problem]
     def restore(io)
       @archive.check(io)
       name = make("before-restore")
@@ -110,7 +111,7 @@ module Server
       # Opens an archive, packed or plain, as a file that can be read twice.
       # @param source [IO, StringIO] that can be rewound
       # @yieldparam file [IO]
-      # @raise [Lantern::Plan::Refused] when it cannot be unpacked, or holds more than there can be
+      # @raise [Problem] when it cannot be unpacked, or holds more than there can be
       def open(source)
         Tempfile.create("lantern-archive") do |plain|
           plain.binmode
@@ -127,7 +128,7 @@ module Server
 
       private
 
-      def refuse(says) = raise(Lantern::Plan::Refused.at("", says))
+      def refuse(says) = raise(Problem.at("", says))
     end
 
     private

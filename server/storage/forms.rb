@@ -15,7 +15,7 @@ module Server
         rows.order(:name).map { |row| listed(row, name: row[:name], units: row[:units], form: {}) { show(row) } }
       end
 
-      # @raise [Taken, Lantern::Plan::Refused] when it is no form that can be
+      # @raise [Taken, Problem] when it is no form that can be
       def add(name, form, units)
         @answers.call(:check,
           {"format" => Lantern::Plan::Document::FORMAT, "version" => 1, "units" => units, "form" => form})

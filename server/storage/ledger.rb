@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../http/problem"
+
 module Server
   # What came into the stash and what went out of it, entry by entry. What is on hand is the sum of
   # all entries; it is kept beside them as lots, so that the database refuses less than nothing.
@@ -32,14 +34,12 @@ module Server
       def sides = to_h.slice(*SIDES)
     end
 
-    # The family of what the ledger raises when it cannot do what it was asked.
-    Refusal = Class.new(StandardError)
-
     # Raised when less is on hand than is to be taken.
-    TooLittle = Class.new(Refusal)
+    TooLittle = Problem.of(409, "The stash has changed: there is not as much on hand as this takes. Nothing was " \
+      "taken; look at it again.", at: "on_hand")
 
     # Raised when an action was undone already.
-    Undone = Class.new(Refusal)
+    Undone = Problem.of(409, "This was taken back already.")
 
     def initialize(database)
       @database = database

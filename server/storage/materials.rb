@@ -39,7 +39,7 @@ module Server
       # @return [Hash{String=>Integer}] rows by their materials' ids
       def locked_ids(slugs) = rows.where(slug: slugs).order(:id).for_update.select_hash(:slug, :id)
 
-      # @raise [Taken, Lantern::Plan::Refused]
+      # @raise [Taken, Problem]
       def add(material, units)
         read = Lantern::Plan::Material.check(material, units:)
         @database.atomically do
@@ -51,7 +51,7 @@ module Server
         raise Taken
       end
 
-      # @raise [Missing, Outdated, Taken, Lantern::Plan::Refused]
+      # @raise [Missing, Outdated, Taken, Problem]
       def change(id, version, material, units)
         read = Lantern::Plan::Material.check(material, units:)
         @database.atomically do
@@ -67,7 +67,7 @@ module Server
       # Takes in a list of materials, all or none: those whose ids are known are changed.
       # @param dry [Boolean] only to say what it would do
       # @return [Hash] how many are new, changed, and the same as before
-      # @raise [Lantern::Plan::Refused]
+      # @raise [Problem]
       def take_in(documents, units, dry:)
         done = {"added" => 0, "changed" => 0, "same" => 0}
         @database.atomically do
@@ -97,14 +97,14 @@ module Server
       # So many pieces of one size more or less.
       # @param kind [String] one of {Ledger::KINDS}
       # @param piece [Object] as it would stand in the material's `on_hand`
-      # @raise [Missing, Ledger::TooLittle, Lantern::Plan::Refused]
+      # @raise [Missing, Ledger::TooLittle, Problem]
       def move(id, kind, piece, change, units)
         @database.atomically do
           @ledger.lock([id])
           row = row(id)
           read = Lantern::Plan::Material.check(JSON.parse(row[:document]).merge("on_hand" => [piece]), units:)
           lot = lots(id, read).first or
-            raise Lantern::Plan::Refused.at("piece", "Say how many there are: at least one.")
+            raise Problem.at("piece", "Say how many there are: at least one.")
           count = read.counted? ? lot.count * (change <=> 0) : change
           @ledger.write(kind, [{material_id: id, kind:, change: count, **@ledger.sides_on_hand(lot)}])
           find(id)
@@ -128,18 +128,18 @@ module Server
       # A roll that turned out to hold a join: one length becomes two.
       # @param piece [Object] the whole length
       # @param at [Object] where the join is, from either end
-      # @raise [Missing, Ledger::TooLittle, Lantern::Plan::Refused]
+      # @raise [Missing, Ledger::TooLittle, Problem]
       def splice(id, piece, at, units)
         @database.atomically do
           @ledger.lock([id])
           read = Lantern::Plan::Material.check(JSON.parse(row(id)[:document]).merge("on_hand" => [piece, at]), units:)
           unless read.lengthwise?
-            raise Lantern::Plan::Refused.at("piece", "Only what is sold by length can hold a join.")
+            raise Problem.at("piece", "Only what is sold by length can hold a join.")
           end
           whole, part = lots(id, read)
           sides = @ledger.sides_on_hand(whole)
           unless part.length < sides[:length]
-            raise Lantern::Plan::Refused.at("at", "The join must lie within the length.")
+            raise Problem.at("at", "The join must lie within the length.")
           end
           one = {material_id: id, kind: "corrected"}
           @ledger.write("corrected", [{**one, **sides, change: -1}, {**one, length: part.length, change: 1},
@@ -180,13 +180,13 @@ module Server
       def returning(row) = {slug: row[:deleted_slug], deleted_slug: nil}
 
       # Whether what is on hand of these can be kept: whatever is kept can be shown again.
-      # @raise [Lantern::Plan::Refused]
+      # @raise [Problem]
       def keepable(ids)
         stock = @ledger.stock(ids)
         rows.where(id: ids).each do |row|
           Lantern::Plan::Material.check(in_units(row, stock.fetch(row[:id], []), nil), units: row[:units])
         rescue Lantern::Plan::Refused => refused
-          raise Lantern::Plan::Refused.at("on_hand", "What would be on hand of #{row[:name]} cannot be kept: " \
+          raise Problem.at("on_hand", "What would be on hand of #{row[:name]} cannot be kept: " \
             "#{refused.problems.first.says} Nothing was changed.")
         end
       end

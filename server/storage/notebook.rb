@@ -34,7 +34,7 @@ module Server
       # @param count [Integer] how many were finished
       # @return [Hash] a line for each of its `materials`; how many are `finished` of those that were cut together, and
       #   how many more there may be at `most`
-      # @raise [Missing, Lantern::Plan::Refused]
+      # @raise [Missing, Problem]
       def form(wreath_id, count = 1)
         share = @database.atomically { @wreaths.share(wreath_id) }
         of = {count: count.clamp(1, share[:quantity]), before: share[:settled]}
@@ -46,7 +46,7 @@ module Server
       # what was cut. All finishes of a cut together are at most as many wreaths as were cut.
       # @param said [Hash] `used` by material, `count` of wreaths, `note`, `photo` as a data address
       # @return [Hash] the make
-      # @raise [Missing, Settled, Finished, Lantern::Plan::Refused]
+      # @raise [Missing, Settled, Finished, Problem]
       def finish(wreath_id, said)
         photo = @answers.call(:safe_picture, said["photo"], "photo") unless said["photo"].to_s.empty?
         wreath, state, count = @wreaths.find(wreath_id), @bench.state(wreath_id), said["count"] || 1

@@ -22,13 +22,13 @@ module Server
           already_cut: 0, ticks: []) { show(row) }
       }
 
-      # @raise [Lantern::Plan::Refused]
+      # @raise [Problem]
       def add(name, units, document)
         values = values(name, units, document)
         @database.atomically { insert(values) }
       end
 
-      # @raise [Missing, Outdated, Lantern::Plan::Refused]
+      # @raise [Missing, Outdated, Problem]
       def change(id, version, name, units, document)
         values = values(name, units, document)
         @database.atomically { update(id, version, values) }
@@ -66,7 +66,7 @@ module Server
       # Takes what the one cut sheet of all its wreaths says out of the stash, remnants back in.
       # @param document [Proc] answers the occasion's document as it is then
       # @param sheet [Array] the cut sheet that was cut by
-      # @raise [Missing, Settled, Ledger::TooLittle, Lantern::Plan::Refused]
+      # @raise [Missing, Settled, Ledger::TooLittle, Problem]
       def cut(id, sheet, document)
         # Worked out before anything is locked; what has changed in the meantime is seen under the lock.
         raise Settled if row(id)[:cut_action]
@@ -81,7 +81,7 @@ module Server
           raise Ledger::TooLittle unless document.call == before
           entries = @materials.entries_of(moves, ids)
           if entries.empty?
-            raise Lantern::Plan::Refused.at("cut_sheet", "There is nothing to cut for this occasion yet.")
+            raise Problem.at("cut_sheet", "There is nothing to cut for this occasion yet.")
           end
           action = @ledger.write("cut", entries, wreath: {id: nil, name: row[:name]})
           @forms.keep(rests, action)

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../../core/lantern"
+require_relative "../http/problem"
 
 module Server
   # Pictures that come from outside: whether they are what they say, and made safe. A picture that is kept was decoded
@@ -36,7 +36,7 @@ module Server
     # @param at [String] where problems are
     # @param square [Boolean] whether only its middle is kept, as a piece of cloth to draw with
     # @return [Safe]
-    # @raise [Lantern::Plan::Refused]
+    # @raise [Problem]
     def safe(address, at: "picture", square: false)
       type, bytes = address.to_s.match(ADDRESS)&.captures
       bytes &&= bytes.unpack1("m")
@@ -92,7 +92,7 @@ module Server
 
     BROKEN = "This picture cannot be read to its end: it is damaged, or is not what it says it is."
 
-    def refuse(at, says) = raise(Lantern::Plan::Refused.at(at, says))
+    def refuse(at, says) = raise(Problem.at(at, says))
 
     private_class_method :load_library, :opened, :written, :average, :refuse
   end

@@ -21,7 +21,7 @@ module Server
 
       # @param said [Hash] some of them
       # @return [Hash{String=>String}]
-      # @raise [Lantern::Plan::Refused]
+      # @raise [Problem]
       def change(said)
         check(said)
         @database.atomically do
@@ -36,11 +36,11 @@ module Server
 
       def check(said)
         unless PAPERS.include?(said.fetch("paper", PAPERS.first))
-          raise Lantern::Plan::Refused.at("paper", "Paper is “letter” or “a4”.")
+          raise Problem.at("paper", "Paper is “letter” or “a4”.")
         end
         reading = Lantern::Plan::Reading.new(units: "in")
         Lantern::Plan::Field::Currency.new(:currency).read(said["currency"], "currency", reading) if said["currency"]
-        raise Lantern::Plan::Refused.new(reading.problems) if reading.problems.any?
+        raise Problem.new(reading.problems) if reading.problems.any?
       end
     end
   end

@@ -16,35 +16,36 @@ module Server
   # What is kept of one workshop: its wreaths and its stash. Every row has a version; whoever saves says which version
   # they had before them, and is told when it is no longer the latest.
   class Store
-    # The family of what the store raises when it cannot do what it was asked.
-    Refusal = Class.new(StandardError)
-
     # Raised when somebody else saved first. `current` is the row as it now is.
-    class Outdated < Refusal
+    class Outdated < Problem.of(409, "Somebody saved this in the meantime. Nothing of either is lost: choose which " \
+      "to keep.", at: "version")
       attr_reader :current
 
       def initialize(current)
         @current = current
-        super("It was changed in the meantime.")
+        super()
       end
+
+      def to_h = super.merge("current" => current)
     end
 
     # Raised when a wreath was cut with others, and only all of them can be taken back.
-    Together = Class.new(Refusal)
+    Together = Problem.of(409, "It was cut together with the other wreaths of its occasion: take it back there.")
 
     # Raised when there is no such row (any more).
-    Missing = Class.new(Refusal)
+    Missing = Problem.of(404, "There is nothing here; it may have been deleted.")
 
     # Raised when a material's id or a form's name is taken.
-    Taken = Class.new(Refusal)
+    Taken = Problem.of(422, "Something else has this name already.", at: "id")
 
     # Raised when more are finished than were cut for.
-    Finished = Class.new(Refusal)
-
-    MIGRATIONS = File.expand_path("../migrations", __dir__)
+    Finished = Problem.of(409, "So many were not cut for: the others are finished, and in the notebook. To make it " \
+      "again, copy the wreath and cut for the copy. Nothing was changed.", at: "count")
 
     # Raised when a wreath was cut already, or was not cut at all.
-    Settled = Class.new(Refusal)
+    Settled = Problem.of(409, "This was done already, perhaps on another screen. Nothing was changed.")
+
+    MIGRATIONS = File.expand_path("../migrations", __dir__)
 
     # Brings the tables of a database to where this version wants them; what is there already is kept as a file
     # first. Every statement can be made again, so that a kill between any two leaves nothing that stands in the way.

@@ -74,7 +74,7 @@ module Server
 
       # @return [Hash] the wreath; what it names by an id that is another thing's in the stash has an id of its own
       #   then, and stands under `kept_apart`
-      # @raise [Lantern::Plan::Refused] when it could not be shown again
+      # @raise [Problem] when it could not be shown again
       def add(plan)
         showable(plan)
         plan, apart = apart(plan)
@@ -82,7 +82,7 @@ module Server
       end
 
       # @return [Hash] as of {#add}
-      # @raise [Missing, Outdated, Lantern::Plan::Refused]
+      # @raise [Missing, Outdated, Problem]
       def change(id, version, plan)
         showable(plan)
         plan, apart = apart(plan, JSON.parse(row(id)[:plan]))
@@ -93,7 +93,7 @@ module Server
       # it was.
       # @param sheet [Array] the cut sheet that was cut by; when the stash has changed so that it would
       #   be another one, nothing is taken
-      # @raise [Missing, Outdated, Settled, Ledger::TooLittle, Lantern::Plan::Refused]
+      # @raise [Missing, Outdated, Settled, Ledger::TooLittle, Problem]
       def cut(id, version, sheet)
         # Worked out before anything is locked; what has changed in the meantime is seen under the lock.
         before = find(id)
@@ -200,9 +200,9 @@ module Server
       end
 
       # A plan need not be workable, but it must be one.
-      # @raise [Lantern::Plan::Refused]
+      # @raise [Problem]
       def showable(plan)
-        refuse = ->(at, says) { raise Lantern::Plan::Refused.at(at, says) }
+        refuse = ->(at, says) { raise Problem.at(at, says) }
         format = Lantern::Plan::Document::FORMAT
         refuse.call("format", "A wreath is kept as a plan: its format is “#{format}”.") unless plan["format"] == format
         refuse.call("version", "Plans of version 1 are kept here.") unless plan["version"] == 1

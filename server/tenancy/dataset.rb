@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "sequel"
+require_relative "../http/problem"
 
 module Server
   # What belongs to one workshop, as if it were all there is: whatever is read, changed or deleted through it is the
@@ -16,7 +17,7 @@ module Server
     BINNED = %i[wreaths materials occasions].freeze
 
     # Raised when a workshop holds as much as it may.
-    class Holds < StandardError
+    class Holds < Problem
       # @param table [Symbol]
       # @param most [Integer]
       # @param binned [Boolean] whether what was deleted lately counts

@@ -2,6 +2,7 @@
 
 require_relative "dataset"
 require_relative "../auth/one_time_tokens"
+require_relative "../http/problem"
 
 module Server
   module Tenancy
@@ -21,9 +22,11 @@ module Server
       MOST = {wreaths: 5_000, materials: 5_000, occasions: 500, forms: 1_000, pictures: 2_000, makes: 20_000}.freeze
 
       # Raised when a workshop would be left with nobody who may change it.
-      LastMaker = Class.new(StandardError)
+      LastMaker = Problem.of(422, "Somebody has to be maker here: make another one maker first, or delete the " \
+        "workshop.")
       # Raised when there are as many as there may be.
-      TooMany = Class.new(StandardError)
+      TooMany = Problem.of(422, "That is as many as there may be: #{MOST_OF_ONE} workshops of one account, " \
+        "#{MOST_PEOPLE} people in one workshop.")
 
       # @param database [Sequel::Database]
       def initialize(database)
@@ -49,12 +52,12 @@ module Server
 
       def name(workshop) = rows.where(id: workshop).get(:name)
 
-      # @raise [Lantern::Plan::Refused]
+      # @raise [Problem]
       def rename(workshop, name) = rows.where(id: workshop).update(name: named(name))
 
       # Founds a workshop for somebody who makes in it.
       # @return [Integer]
-      # @raise [TooMany, Lantern::Plan::Refused]
+      # @raise [TooMany, Problem]
       def found(account, name)
         name = named(name)
         @database.atomically do
@@ -168,7 +171,7 @@ module Server
 
       def named(said)
         name = said.to_s.strip[0, MOST_NAME]
-        raise Lantern::Plan::Refused.at("name", "Give the workshop a name.") if name.empty?
+        raise Problem.at("name", "Give the workshop a name.") if name.empty?
         name
       end
     end

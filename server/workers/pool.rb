@@ -5,6 +5,7 @@ require "io/wait"
 require "socket"
 require_relative "tasks"
 require_relative "channel"
+require_relative "../http/problem"
 
 module Server
   # Heavy questions are answered aside, in processes of their own: each has so much of the processor, so that a busy
@@ -14,14 +15,15 @@ module Server
   # A forker, one process without threads that has everything loaded, forks the workers; a worker that was ended is
   # replaced when it is next wanted.
   class WorkerPool
-    # Raised when the worker has had its time, or had no more room.
-    Overdue = Class.new(StandardError)
-    # Raised when whoever asked has gone.
-    Gone = Class.new(StandardError)
-    # Raised when so many ask at once that there would be too long to wait.
-    Busy = Class.new(StandardError)
     # Raised when a worker could not do it; the message is for the log.
     Failed = Class.new(StandardError)
+    # Raised when the worker has had its time, or had no more room.
+    Overdue = Class.new(Failed)
+    # Raised when whoever asked has gone, so that nobody reads it.
+    Gone = Problem.of(408, "Whoever asked this has gone.")
+    # Raised when so many ask at once that there would be too long to wait.
+    Busy = Problem.of(503, "So much is being worked out just now that this would have to wait too long. Nothing was " \
+      "lost; ask again in a moment.")
 
     # Seconds to wait for a worker that is free.
     PATIENCE = 10

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../http/contract"
 require_relative "pool"
 require_relative "weight"
 
@@ -7,11 +8,14 @@ module Server
   # Who asks the core: small plans are worked where they arrive, everything heavier aside and within its time.
   class TaskRunner
     # Seconds of the processor for a plan, and for what works many plans or draws pages.
+    CONTRACT = File.expand_path("../openapi.yaml", __dir__)
+    private_constant :CONTRACT
     PLAN = 2
     MANY = 10
-    WITHIN = Hash.new(MANY).merge(%i[work advised check bare templates finish_form summary].to_h { [_1, PLAN] }).freeze
+    WITHIN = Hash.new(MANY).merge(%i[work advised check templates finish_form summary].to_h { [_1, PLAN] },
+      Contract.of(CONTRACT).questions.to_h { [_1.key, _1.seconds] }).freeze
     # What works one plan, and is done where it arrives when that is small.
-    ONE_PLAN = %i[work advised summary check cutting bare templates finish_form finished].freeze
+    ONE_PLAN = %i[work advised summary check cutting templates finish_form finished].freeze
 
     # @param aside [WorkerPool, nil] nil where there are no workers: then everything is answered where it arrives
     # @param within [Hash{Symbol=>Numeric}] other times than {WITHIN}, in seconds
@@ -31,6 +35,21 @@ module Server
       # What a wise friend would say is left out rather than the plan.
       return call(:work, *given, asker:) if task == :advised
       raise Lantern::Plan::Refused.new([Weight.new(given.first).problem(@within[task])])
+    end
+
+    # A question that the contract declares.
+    # @param question [Contract::Question]
+    # @param sent [Hash]
+    # @param beside [Hash{Symbol=>Object}] what it has to know besides
+    # @raise [Lantern::Plan::Refused] when it cannot be, or when there was not time enough
+    # @raise [WorkerPool::Busy, WorkerPool::Gone, WorkerPool::Failed]
+    def ask(question, sent, beside = {}, asker: nil)
+      weight = Weight.new(question.document(sent))
+      given = [:question, sent, question.answers, beside]
+      return WorkerPool::Tasks.call(*given) if @pool.nil? || question.small && weight.small?
+      @pool.call(*given, within: @within[question.key], asker:)
+    rescue WorkerPool::Overdue
+      raise Lantern::Plan::Refused.new([weight.problem(@within[question.key])])
     end
 
     private

@@ -13,7 +13,7 @@ module Server
       THUMBNAIL = 256
 
       class << self
-        # Everything that an task needs, so that no worker loads it.
+        # Everything that a task needs, so that no worker loads it.
         def load
           return if @loaded
           @loaded = true
@@ -25,7 +25,7 @@ module Server
         #   for it, or `:failed` and words for the log
         def answer(task, given)
           [:done, public_send(task, *given)]
-        rescue Lantern::Plan::Refused => refused
+        rescue Lantern::Problem => refused
           [:refused, refused.problems]
         rescue NoMemoryError, SystemStackError
           [:too_much, nil]
@@ -39,6 +39,11 @@ module Server
           public_send(task, *given)
         end
 
+        # A question that the contract declares.
+        # @param answers [String] which class of the core answers it
+        # @param beside [Hash{Symbol=>Object}] what it has to know besides
+        def question(sent, answers, beside) = JSON.generate(Lantern::Ask.const_get(answers).answer(sent, **beside))
+
         def work(plan) = JSON.generate(Lantern.work(plan))
 
         # With what a wise friend would say.
@@ -51,19 +56,7 @@ module Server
           JSON.generate("problem" => refused.problems.first.says)
         end
 
-        # @param stash [Array<Hash>] materials besides the plan's
-        def advice(plan, stash, today, sale)
-          JSON.generate("advice" => Lantern::Ask::Advice.on_plan(plan, stash:, today:, sale:))
-        end
-
         def occasion_advice(document) = JSON.generate("advice" => Lantern::Ask::Advice.on_occasion(document))
-
-        def coverings(plan) = JSON.generate("coverings" => Lantern::Ask::Comparison.new(plan).to_a)
-
-        def backwards(plan, layer, budget) =
-          JSON.generate("answers" => Lantern::Ask::Backwards.new(plan, layer:, budget:).to_a)
-
-        def bare(plan) = JSON.generate(Lantern.bare(plan))
 
         # The problems of a plan or a form, if it has any.
         def check(plan) = Lantern.work(plan) && nil

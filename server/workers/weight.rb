@@ -20,10 +20,10 @@ module Server
     def small? = over.empty? && size.nil? && !plans?
 
     # @param seconds [Numeric] how long it was given
-    # @return [Lantern::Plan::Problem]
+    # @return [Lantern::Problem::Entry]
     def problem(seconds)
       at, what = reasons.first
-      Lantern::Plan::Problem.new(at: at || "",
+      Lantern::Problem::Entry.new(at: at || "",
         says: "This was not worked out within #{seconds} seconds and was stopped, so that nothing else has to wait. " \
           "What makes it heavy: #{what || "all of it together"}. Nothing was changed; with less of that it is quick.")
     end

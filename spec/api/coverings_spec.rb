@@ -5,33 +5,33 @@ require_relative "../support/api"
 RSpec.describe "Coverings, asked over HTTP", :api, :store do
   it "compares all of them, of what the plan and the stash hold" do
     stash.each { |material| ask(:post, "/materials", {units: "in", material:}) }
-    compared = ask(:post, "/coverings", plan(form: gourd))["coverings"]
+    compared = ask(:post, "/ask/coverings", plan(form: gourd))["coverings"]
     expect(status).to eq 200
     expect(compared.map { _1["method"] }).to match_array coverings.map { _1.method_name.to_s }
     expect(compared.map { _1["suits"] }).to all(be true)
-    metric = ask(:post, "/coverings", plan(form: {"base" => "foam", "outside" => 35, "inside" => 25})
+    metric = ask(:post, "/ask/coverings", plan(form: {"base" => "foam", "outside" => 35, "inside" => 25})
       .merge("units" => "cm"))["coverings"]
     expect(metric.find { _1["method"] == "spiral_wrap" }["length_says"]).to match(/\d m\z/)
   end
 
   it "works them backwards, and from a sum of money" do
     wrap = plan(form: foam(12, 8), materials: [ribbon(on_hand: [150, 62])], layers: [layer("spiral_wrap", "tape")])
-    expect(ask(:post, "/backwards", {plan: wrap, layer: 0})["answers"])
+    expect(ask(:post, "/ask/backwards", {plan: wrap, layer: 0})["answers"])
       .to include(include("try" => {"lap" => "1/4 in"}))
-    expect(ask(:post, "/backwards", {plan: wrap, layer: 0, budget: "9.60"})["answers"][0]["says"])
+    expect(ask(:post, "/ask/backwards", {plan: wrap, layer: 0, budget: "9.60"})["answers"][0]["says"])
       .to match(/9.60 is enough/)
-    expect(ask(:post, "/backwards", {plan: wrap, layer: 0, budget: "lots"})["problems"])
+    expect(ask(:post, "/ask/backwards", {plan: wrap, layer: 0, budget: "lots"})["problems"])
       .to match [include("at" => "budget")]
-    expect(ask(:post, "/backwards", {plan: wrap, layer: 7})["problems"]).to match [include("at" => "layer")]
+    expect(ask(:post, "/ask/backwards", {plan: wrap, layer: 7})["problems"]).to match [include("at" => "layer")]
     expect(status).to eq 422
   end
 
   it "says how much of the form shows, and where" do
-    bare = ask(:post, "/bare",
+    bare = ask(:post, "/ask/bare",
       plan(form: foam(14, 10), materials: [rope], layers: [layer("rope_coil", "rope", school: "even")]))
     expect(bare["inside"]).to be > bare["outside"]
     expect(bare["patches"].map { |x, y| Math.hypot(x, y) }).to all(be_between(5, 7))
-    expect(ask(:post, "/bare", plan(form: {"inside" => 20}))["problems"]).to match [include("at" => "form.inside")]
+    expect(ask(:post, "/ask/bare", plan(form: {"inside" => 20}))["problems"]).to match [include("at" => "form.inside")]
   end
 
   # One file: a covering, and a figure and a move of its own. A way of lying of its own is spec/core/house.
@@ -62,20 +62,22 @@ RSpec.describe "Coverings, asked over HTTP", :api, :store do
     Lantern::Plan::Methods.forget(:swag)
   end
 
-  it "names every move, kind of lie and stage of the core, so that no screen is without a picture of one" do
+  it "names every move and stage of the core, and how every lie looks, so that no screen is without a picture of one" do
     schemas = YAML.load_file(Server::App::CONTRACT)["components"]["schemas"]
     expect(schemas["Move"]["enum"]).to match_array Lantern::Place::Move::ALL.keys.map(&:to_s)
-    expect(schemas["Lie"]["properties"]["kind"]["enum"]).to match_array Lantern::Place::Lie::KINDS.keys.map(&:to_s)
     expect(schemas["StageKey"]["enum"]).to eq Lantern::Stage::ALL.keys.map(&:to_s)
-    expect(ask(:get, "/declarations")["moves"].map { _1["key"] }).to match_array schemas["Move"]["enum"]
+    declared = ask(:get, "/declarations")
+    expect(declared["moves"].map { _1["key"] }).to match_array schemas["Move"]["enum"]
+    expect(declared["lies"].keys).to match_array Lantern::Place::Lie::KINDS.keys.map(&:to_s)
+    expect(declared["textures"].map { _1["key"] }).to match_array Lantern::Plan::Material::TEXTURES.keys.map(&:to_s)
   end
 
   it "answers with the problems of a plan that cannot be worked, as an answer, where a screen asks" do
-    tried = ask(:post, "/work/try", plan(form: {"inside" => 20}))
+    tried = ask(:post, "/ask/try", plan(form: {"inside" => 20}))
     expect(status).to eq 200
     expect(tried["problems"]).to match [include("at" => "form.inside")]
     expect(tried).not_to have_key("worked")
-    expect(ask(:post, "/work/try", plan)["worked"]["form"]["run"]).to be_within(1e-3).of(11 * Math::PI)
+    expect(ask(:post, "/ask/try", plan)["worked"]["form"]["run"]).to be_within(1e-3).of(11 * Math::PI)
     expect(ask(:post, "/work", plan(form: {"inside" => 20}))["problems"].size).to eq 1
     expect(status).to eq 422
   end

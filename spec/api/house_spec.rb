@@ -198,7 +198,7 @@ RSpec.describe "The door", :api, :store do
     tried_before("heavy questions, by account:#{account}", Server::Auth::HEAVY[:limit] - 2,
       Server::Auth::HEAVY[:period])
     codes = [first, phone, first, phone].map { |each|
-      on(each, :post, "/coverings", {})
+      on(each, :post, "/ask/coverings", {})
       code(each)
     }
     expect(codes.map { _1 == 429 }).to eq [false, false, true, true]
@@ -207,7 +207,7 @@ RSpec.describe "The door", :api, :store do
     token = on(first, :post, "/workshop/invitations", {role: "helper"})["link"].split("/").last
     other = device
     on(other, :post, "/invitations/#{token}", {login: "Linnet", password:})
-    on(other, :post, "/coverings", {})
+    on(other, :post, "/ask/coverings", {})
     expect(code(other)).not_to eq 429
   end
 

@@ -12,7 +12,7 @@ RSpec.describe "What is refused", :api, :store do
     expect(ask(:get, "/materials")["materials"]).to all satisfy { !_1.key?("problem") }
     get "/api/stash.csv"
     expect(last_response.status).to eq 200
-    ask(:post, "/coverings", plan)
+    ask(:post, "/ask/coverings", plan)
     expect(status).to eq 200
   end
 

@@ -65,8 +65,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
       expect([path, counts]).to eq [path, after]
     end
     routes = YAML.load_file(Server::App::CONTRACT)["paths"].select { |_, verbs| verbs.key?("post") }.keys
-    questions = %w[/work /work/try /advice /units /coverings /backwards /bare /outlines /form.svg /occasions/work
-      /photo/sizes]
+    questions = ["/work", *routes.grep(%r{\A/ask/})]
     # Everything as one file, and backups, replace everything, and do the same however often.
     rest = %w[/archive.jsonl /backups /backups/{name}/bring-back]
     # Who comes in and goes out has its own once (and spec/api/workshops_spec.rb).

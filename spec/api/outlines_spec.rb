@@ -4,11 +4,11 @@ require "ffi-geos"
 require_relative "../support/api"
 
 RSpec.describe "Outlines in and out", :api do
-  def outlines(inside, attributes = "") = ask(:post, "/outlines",
+  def outlines(inside, attributes = "") = ask(:post, "/ask/outlines",
     {svg: "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 100 100\"#{attributes}>#{inside}</svg>"})["outlines"]
 
   def refused(svg)
-    says = ask(:post, "/outlines", {svg:})["problems"][0]["says"]
+    says = ask(:post, "/ask/outlines", {svg:})["problems"][0]["says"]
     expect(status).to eq 422
     says
   end
@@ -38,9 +38,9 @@ RSpec.describe "Outlines in and out", :api do
       expect(worked["layers"].map { _1["figures"]["length"] }).to all(be > 50)
 
       header "Host", "localhost"
-      post "/api/form.svg", JSON.generate(document), "CONTENT_TYPE" => "application/json"
+      post "/api/ask/form.svg", JSON.generate(document), "CONTENT_TYPE" => "application/json"
       expect(last_response.content_type).to start_with "image/svg+xml"
-      again = ask(:post, "/outlines", {svg: last_response.body})["outlines"]
+      again = ask(:post, "/ask/outlines", {svg: last_response.body})["outlines"]
       expect(again[0]["width"]).to be_within(0.01).of(15)
     end
   end
@@ -48,7 +48,7 @@ RSpec.describe "Outlines in and out", :api do
   it "say their true size in the file, in the plan's own units" do
     {"in" => ["14.5in", 14], "cm" => ["36.83cm", 35.56]}.each do |units, (says, outside)|
       header "Host", "localhost"
-      post "/api/form.svg", JSON.generate(plan(form: {"outside" => outside, "inside" => outside / 2})
+      post "/api/ask/form.svg", JSON.generate(plan(form: {"outside" => outside, "inside" => outside / 2})
         .merge("units" => units)), "CONTENT_TYPE" => "application/json"
       expect(last_response.body).to include "width=\"#{says}\""
       box = last_response.body[/viewBox="([^"]+)"/, 1].split.map(&:to_f)
@@ -93,7 +93,7 @@ RSpec.describe "Outlines in and out", :api do
     ["<path d='M0 0L5 9A1 1e308 0 0 1 9 9Z'/>", "<rect width='1e308' height='9'/>", "<circle r='9' cx='1e308'/>",
       "<path d='M0 0L5 9L9 0Z' transform='scale(1e308)'/>", "<path d='M1e308 1e308L-1e308 1e308L0 -1e308Z'/>",
       "<polygon points='0,0 1e308,0 0,1e308'/>", "<polygon points='0,0 1e-300,0 0,1e-300'/>"].each do |shape|
-      answer = ask(:post, "/outlines", {svg: "<svg xmlns='http://www.w3.org/2000/svg'>#{shape}</svg>"})
+      answer = ask(:post, "/ask/outlines", {svg: "<svg xmlns='http://www.w3.org/2000/svg'>#{shape}</svg>"})
       expect([shape, status, answer["problems"].map { _1["at"] }]).to eq [shape, 422, ["svg"]]
     end
   end

@@ -110,8 +110,8 @@ RSpec.describe "Sizes from a photo", :api, :store do
 
   def measured(**more)
     @photo ||= ask(:post, "/pictures", {picture: photo})["id"]
-    ask(:post, "/photo/sizes", {photo: @photo, units: "in", sheet: "letter", corners:,
-                                sizes: [{name: "width", taps: [[700, 500], [1540, 500]]}]}.merge(more))
+    ask(:post, "/ask/photo-sizes", {photo: @photo, units: "in", sheet: "letter", corners:,
+                                    sizes: [{name: "width", taps: [[700, 500], [1540, 500]]}]}.merge(more))
   end
 
   it "come from the kept picture: the tapped corners are moved to where the sheet's edges meet" do

@@ -63,7 +63,7 @@ RSpec.describe Server::RequestGuard, :api, :store do
     end
     ["", "{", "\xFF", "{\"plan\":{\"name\":\"\\u0000\"}}", "[1e400]", "[#{"9" * 400}.0]",
       "[" * 41 + "]" * 41].each do |body|
-      found = answer("POST", "/api/units", body)
+      found = answer("POST", "/api/ask/units", body)
       expect([body[0, 9], found.status]).to eq [body[0, 9], 400]
     end
     boundary = answer("POST", "/api/archive.jsonl", "--x--\r\n", CONTENT_TYPE: "multipart/form-data; boundary=x")

@@ -31,7 +31,7 @@ RSpec.describe "Ctrl-C" do
       expect(add("Kept before")).to eq 201
       heavy = Array.new(60) { example_plan("door-21-star-arms").merge("name" => "Wreath #{_1}", "quantity" => 400) }
       occasion = {format: "crisp-lantern/occasion", version: 1, units: "in", plans: heavy}
-      asking = Thread.new { @application.ask("post", "/occasions/work", occasion) }
+      asking = Thread.new { @application.ask("post", "/ask/occasion", occasion) }
       Thread.pass until @application.all.any? { File.read("/proc/#{_1}/cmdline").include?("forker") }
       @application.database.hold(true)
       expect(@application.interrupt).to soon

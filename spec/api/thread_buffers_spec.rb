@@ -4,6 +4,7 @@ require "socket"
 require "timeout"
 require_relative "../support/api"
 require_relative "../../server/http/thread_buffers"
+require_relative "../../server/http/request_timeout"
 
 # Holds a thread that is done for a moment where it would empty the buffer, and one that answers where it has just
 # written the head; as a machine that is busy does now and then.
@@ -59,5 +60,11 @@ RSpec.describe Server::ThreadBuffers do
     socket.gets
     socket.read(length)
     first
+  end
+
+  it "is for the Puma that was looked at, and for no other unseen" do
+    expect { Server::PumaClient.change(described_class, version: Gem::Version.new("8.1.0")) }
+      .to raise_error(LoadError, /changes Puma ~> 8\.0\.0; this is 8\.1\.0/)
+    expect(Puma::Client.ancestors).to include(Server::ThreadBuffers, Server::RequestTimeout, Server::HTTP::BodyLimit)
   end
 end

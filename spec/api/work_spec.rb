@@ -42,9 +42,9 @@ RSpec.describe "POST /api/work", :api do
   end
 
   it "changes a plan's units" do
-    metric = ask(:post, "/units", {plan: example_plan("door-7-rope-ring"), to: "cm"})
+    metric = ask(:post, "/ask/units", {plan: example_plan("door-7-rope-ring"), to: "cm"})
     expect(metric["form"]["outside"]).to eq 35.56
-    expect(ask(:post, "/units", {plan: {}, to: "ell"})["problems"][0]["says"]).to match(/isn't part of the enum/)
+    expect(ask(:post, "/ask/units", {plan: {}, to: "ell"})["problems"][0]["says"]).to match(/isn't part of the enum/)
     expect(status).to eq 400
   end
 

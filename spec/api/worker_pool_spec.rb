@@ -91,7 +91,7 @@ RSpec.describe "Heavy questions", :api, :store do
     }
     Server::App.set :answers, Server::TaskRunner.new(RealStore.aside, within: {occasion: 0.4})
     occasion = {"format" => "crisp-lantern/occasion", "version" => 1, "units" => "in", "plans" => plans}
-    expect(ask(:post, "/occasions/work", occasion)["problems"]).to match [
+    expect(ask(:post, "/ask/occasion", occasion)["problems"]).to match [
       {"at" => "plans", "says" => a_string_including("within 0.4 seconds", "60 wreaths on one occasion")}
     ]
     expect(status).to eq 422

@@ -13,7 +13,7 @@ RSpec.describe "Forms on the screen", :browser, :store do
       expect(page).to have_css("h2", text: shape.title)
       expect(page).to have_no_css("[role=alert]")
       expect(page).to have_no_text("show the last plan that could be worked")
-      expect(page).to have_css("g[data-lie=coils] polygon:nth-child(40)", visible: :all)
+      expect(page).to have_css("g[data-lie=coils]", visible: :all) { drawn(_1) >= 40 }
     end
   end
 
@@ -71,7 +71,7 @@ RSpec.describe "Forms on the screen", :browser, :store do
       choose "Own outline", allow_label_click: true
       attach_file "Bring in an SVG drawing", file.path
       expect(page).to have_text("2 outlines, the largest taken")
-      expect(page).to have_css("g[data-lie=coils] polygon", minimum: 40, visible: :all)
+      expect(page).to have_css("g[data-lie=coils]", visible: :all) { drawn(_1) >= 40 }
       tall = find("svg text", text: /\d/, match: :first).text
       click_on "Outline 2"
       expect(page).to have_no_css("svg text", text: tall, exact_text: true).or have_css("summary", text: /corners/)

@@ -80,6 +80,7 @@ RSpec.describe "Workshops on the screen", :browser, :store do
     visit "#{address}/settings"
     within("li", text: "Linnet") { find("label", text: "maker").click }
     expect(page).to have_css("li", text: /Linnet.*Let go/m)
+    quiet
     expect(RealStore.database[:memberships].order(:account_id).select_map(:role)).to eq %w[maker maker]
   end
 

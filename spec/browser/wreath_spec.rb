@@ -22,7 +22,7 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     click_on "Cover"
     select "Spiral wrap", from: "Covering"
     expect(page).to have_css("footer button", text: /turns/)
-    expect(page).to have_css("svg[role=img] g[data-lie=turns] polygon", minimum: 20)
+    expect(page).to have_css("svg[role=img] g[data-lie=turns]") { drawn(_1) >= 20 }
     select "Rust striped tape", from: "Material"
     expect(page).to have_css("footer button", text: "of Rust striped tape")
     find("nav[aria-label=Stages] a", text: /\ACut/).click
@@ -59,12 +59,12 @@ RSpec.describe "A wreath on the screen", :browser, :store do
 
   it "moves the turns when the lap changes, as the sum says" do
     open_wreath("marigold")
-    before = all("g[data-lie=turns]").last.all("polygon", visible: :all).size
+    before = drawn(all("g[data-lie=turns]").last)
     fill_in "Lap at the wide edge", with: "3/4"
     expect(page).to have_no_css("footer button", text: /\A30\s/)
     turns = tape("turns").to_i
     expect(turns).to be > 30
-    expect(all("g[data-lie=turns]").last.all("polygon", visible: :all).size).to be > before
+    expect(drawn(all("g[data-lie=turns]").last)).to be > before
   end
 
   it "mends what a finding names with one button" do
@@ -97,6 +97,24 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     expect(page).to have_css("svg[aria-label*='seen from the back']")
     click_on "Cut through"
     expect(page).to have_css("svg[aria-label*='Cut through the band: 3 in across']")
+    find("[role=tab]", text: "Cut through").send_keys(:left)
+    expect(page).to have_css("[role=tab][aria-selected=true]", text: "Back", focused: true)
+  end
+
+  it "says which piece the mouse is over, found by where it lies" do
+    open_wreath("rope ring")
+    expect(page).to have_css("g[data-lie=coils] path", visible: :all)
+    place = page.evaluate_script(<<~JS)
+      (() => {
+        const svg = document.querySelector("section[aria-label=Drawing] svg")
+        const { x, y } = new DOMPoint(0, -4.4).matrixTransform(svg.getScreenCTM())
+        return { x, y }
+      })()
+    JS
+    page.driver.browser.mouse.move(x: place["x"], y: place["y"])
+    expect(page).to have_text(/coils: \d+ of 80/)
+    page.driver.browser.mouse.move(x: 1, y: 1)
+    expect(page).to have_no_text(/coils: \d+ of 80/)
   end
 
   it "undoes, step by step" do

@@ -66,6 +66,9 @@ module Driving
   # The figure on the tape above these words.
   def tape(words) = find("footer button", text: words).find("span", match: :first).text
 
+  # How many pieces of a lie are drawn.
+  def drawn(lie) = lie.all(:xpath, "./*[name()='path']", visible: :all).sum { _1["d"].count("M") }
+
   def keep_window(width, height)
     page.driver.resize(width, height)
     yield

@@ -12,7 +12,8 @@ module Lantern
         {
           "forms" => forms, "coverings" => Plan::Methods.sort_by { _1.method_name.to_s }.map(&:declare),
           "materials" => Plan::Kind.declare, "stages" => Stage.declare,
-          "moves" => Place::Move::ALL.map(&:declare),
+          "lies" => Place::Lie::KINDS.map { [_1.kind.to_s, _1.look.to_h] }.to_h,
+          "textures" => Draw::Texture::ALL.map(&:to_h), "moves" => Place::Move::ALL.map(&:declare),
           "money" => Plan::Terms.field.fields.map(&:declare),
           "steps" => Plan::OwnStep.field.declare,
           "cutting" => Plan::Document.cutting_fields.map(&:declare)

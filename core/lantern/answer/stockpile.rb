@@ -53,7 +53,7 @@ module Lantern
 
       def names = @names ||= BarName.new(@cutting, @units)
 
-      def bound = BigDecimal(@cutting.bound) / 10_000
+      def bound = Measure::Price.amount(@cutting.bound)
 
       def on_hand
         return length(@material.on_hand.sum(0r)) if @material.lengthwise?

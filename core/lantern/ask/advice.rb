@@ -10,6 +10,11 @@ module Lantern
       KINDS = %i[OneFewer StashFirst Wait Insurance JustEnough].freeze
 
       class << self
+        # @param plan [Hash] a plan document
+        # @return [Hash] ready for JSON
+        # @raise [Plan::Refused]
+        def answer(plan, **known) = {"advice" => on_plan(plan, **known)}
+
         # @param document [Hash] a plan
         # @param stash [Array<Hash>] materials that are known besides those of the plan
         # @param today [String, nil] a day, as in 2026-11-25

@@ -11,6 +11,20 @@ module Lantern
       SIZES = 96
       EIGHTHS_TRIED = 24
 
+      # @param asked [Hash] a `plan`, which `layer` of it, and a `budget` as it was typed
+      # @return [Hash] ready for JSON
+      # @raise [Plan::Refused]
+      def self.answer(asked)
+        {"answers" => new(asked["plan"], layer: asked["layer"], budget: budget(asked["budget"].to_s.strip)).to_a}
+      end
+
+      def self.budget(text)
+        Measure::Money.read(text) unless text.empty?
+      rescue Measure::Money::Unreadable
+        raise Plan::Refused.at("budget", "A sum of money is a decimal such as 12.50.")
+      end
+      private_class_method :budget
+
       # @param document [Hash] a plan
       # @param layer [Integer] which of its layers
       # @param budget [BigDecimal, nil] what may be spent; nil to buy nothing

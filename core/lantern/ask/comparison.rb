@@ -6,6 +6,17 @@ module Lantern
     # Every covering on one form: what it would take, what it would cost, and how it would look; and of
     # those that do not suit, why. Each is worked with its own defaults, of the material that is at hand.
     class Comparison
+      # @param plan [Hash] a plan document
+      # @param stash [Array<Hash>] materials that are known besides the plan's own
+      # @return [Hash] ready for JSON
+      # @raise [Plan::Refused]
+      def self.answer(plan, stash: [])
+        own = Array(plan["materials"])
+        ids = own.filter_map { _1["id"] if _1.is_a?(Hash) }
+        known = own + stash.reject { ids.include?(_1["id"]) }
+        {"coverings" => new(plan.merge("materials" => known)).to_a}
+      end
+
       # @param document [Hash] a plan; its materials are all that could be used, its layers do not count
       # @raise [Plan::Refused] when there is no such form
       def initialize(document)

@@ -16,6 +16,11 @@ module Lantern
         Worked.new(occasion, Batch.new(occasion), Calendar.new(occasion)).to_h
       end
 
+      # @param document [Hash] an occasion document
+      # @return [Hash] ready for JSON
+      # @raise [Plan::Refused]
+      def answer(document) = work(document)
+
       # The cut sheet of all of it as one, and what cutting by it does to the stash.
       #
       # @return [(Array<Hash>, Array<Cut::Move>)]

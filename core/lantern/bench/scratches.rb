@@ -4,7 +4,6 @@ module Lantern
   module Bench
     # What of a finished wreath scratches the door it hangs on, and the two ways of covering it (common practice).
     class Scratches
-      # What scratches of a bare base.
       BASES = {wire: "the wire", vine: "the twigs"}.freeze
 
       # @param plan [Plan::Document]

@@ -70,7 +70,6 @@ module Lantern
 
       def closes = form.areas
 
-      # The colour lies on the form itself.
       def lies = [Place::Along.coated(form, id:, material:)]
     end
   end

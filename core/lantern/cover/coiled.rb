@@ -94,7 +94,6 @@ module Lantern
         refuse_crowd(turns, "material", "coils")
       end
 
-      # The sum of the coils, line by line.
       def coil_working
         [
           line(:crowded_run, "Along the inside edge#{", half a cord farther in" if thick?}", "", text(room)),

@@ -14,7 +14,6 @@ module Lantern
       # @return [Array<Integer>]
       def leg_turns = fitting_legs
 
-      # Those that fit.
       def fitting_legs = @fitting_legs ||= legs.map { (_1.crowded * crowding / lying + 1e-9).floor }
 
       # Coils that close the wide edge of every corner, or as many as the maker says.
@@ -101,8 +100,9 @@ module Lantern
 
       def seats = @seats ||= Place::Seats.new(form, leg_stretches, fan_turns)
 
-      def cord_lie(unit, front, back) = Place::Lie::Cord.new(layer: id, unit:, materials: [material], width: diameter,
-        reach: diameter / 2, front:, back:)
+      def cord_lie(unit, front, back)
+        Place::Lie::Cord.new(layer: id, unit:, materials: [material], width: diameter, front:, back:)
+      end
 
       # The sum of every leg or corner, those that are alike together.
       def sums(parts, &sum)

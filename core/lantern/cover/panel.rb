@@ -32,7 +32,6 @@ module Lantern
 
       def top = form.silhouette.box[3] - form.silhouette.height * share
 
-      # The part that is covered.
       def covered = @covered ||= Form::Silhouette.new(form.silhouette.below(top + 1e-9))
 
       # Twice round the edge and twice the tab.

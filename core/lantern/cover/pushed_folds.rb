@@ -53,7 +53,6 @@ module Lantern
 
       def piece_length = up_to_mark(2 * folds * fold_size + ENDS)
 
-      # Spaces between rails.
       def spaces = form.section.rails.size - 1
 
       def needs

@@ -127,7 +127,7 @@ module Lantern
               [to, top + row.level]]}
           }
         }
-        [Place::Lie::Cord.new(layer: id, unit: :rows, materials: [material], width: diameter, reach: diameter / 2,
+        [Place::Lie::Cord.new(layer: id, unit: :rows, materials: [material], width: diameter,
           front: items, back: round_back ? items : [])]
       end
 

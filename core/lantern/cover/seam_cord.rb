@@ -67,7 +67,7 @@ module Lantern
         items = (0...rounds).to_a.product(form.path.strands)
           .map { |round, strand| {points: seam(strand, form.half_face + thick * (round + 0.5))} }
         [Place::Lie::Line.new(layer: id, unit: :rounds, materials: [material],
-          width: (material.diameter || material.width).to_f, reach: thick * rounds, front: items, back: items)]
+          width: (material.diameter || material.width).to_f, front: items, back: items)]
       end
     end
   end

@@ -69,7 +69,6 @@ module Lantern
         refuse_crowd(strips, "strip_length", "strips") if cut_strips?
       end
 
-      # Width of the strip as it is cut.
       def width = strip_width || material.width || Rational(2)
 
       # Width of the strip as it lies on the band.

@@ -19,7 +19,7 @@ module Lantern
         hand.each { |count, index| wanted -= take(bars, demand, :on_hand, index, count, wanted) if wanted.positive? }
         packages = cheapest(material.offers, wanted)
         packages&.each { |index| wanted -= take(bars, demand, :offer, index, material.offers[index][:count], wanted) }
-        price = (packages || []).sum { |index| (material.offers[index][:price] * 10_000).to_i }
+        price = (packages || []).sum { |index| Measure::Price.exact(material.offers[index][:price]) }
         opened = bars.select { _1.source == :on_hand }.map(&:index)
         untouched = material.on_hand.each_with_index.reject { |_, index| opened.include?(index) }.map(&:first)
         Cutting.new(material:, demand:, bars:, bought: (packages || []).tally, bound: price, short: wanted, untouched:,

@@ -24,7 +24,6 @@ module Lantern
 
       def packages = bought.values.sum
 
-      # Packages that are bought and stay closed.
       def closed = packages - bars.count { _1.source == :offer }
 
       # How long the runs may become before what is in hand no longer holds them: what the bars give to them

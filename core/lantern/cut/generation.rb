@@ -57,7 +57,7 @@ module Lantern
       def filled(problem, stock, duals)
         values = duals.first(problem.items.size)
         limited = problem.stock.select(&:limit).index(stock)
-        cost = stock.price / 10_000.0 - (limited ? duals[problem.items.size + limited] : 0)
+        cost = Measure::Price.float(stock.price) - (limited ? duals[problem.items.size + limited] : 0)
         worth, yields, whole = Knapsack.best(problem.items, values, problem.counts, problem.length_of(stock))
         [(pattern(problem, stock, yields) if worth > cost + 1e-7), whole]
       end

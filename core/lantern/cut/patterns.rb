@@ -40,7 +40,7 @@ module Lantern
 
       # @param good [Solution, nil] something to better
       def by_program(problem, patterns, relaxed, good, bound)
-        program = Program.new(problem, patterns, relaxed, price: good && good.price / 10_000.0)
+        program = Program.new(problem, patterns, relaxed, price: good && Measure::Price.float(good.price))
         least = program.cheapest
         return good&.with(proven: false, bound:) unless least
         price = total(least.times, patterns)
@@ -93,7 +93,7 @@ module Lantern
         true
       end
 
-      def price(pattern) = pattern.stock.price / 10_000.0
+      def price(pattern) = Measure::Price.float(pattern.stock.price)
 
       # What is on hand is open already.
       def opened(pattern) = pattern.stock.limit ? 0.0 : 1.0
@@ -125,7 +125,7 @@ module Lantern
       # No sum of prices lies strictly between two multiples of what they have in common.
       def round_up(problem, value)
         step = problem.stock.map(&:price).reduce(0) { |a, b| a.gcd(b) }
-        step.zero? ? 0 : (value * 10_000 / step - 1e-6).ceil * step
+        Measure::Price.at_least(value, step)
       end
 
       private_class_method :fewest_when_cheapest?, :plausible?, :list, :extend_pattern, :total, :trimmed,

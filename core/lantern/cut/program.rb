@@ -47,7 +47,7 @@ module Lantern
       # @return [Answer, nil]
       def fewest(budget)
         solve(@columns.map { Patterns.opened(@patterns[_1]) }, budget:) do
-          budget / 10_000.0 < @value + @left_out - SLACK
+          Measure::Price.float(budget) < @value + @left_out - SLACK
         end
       end
 

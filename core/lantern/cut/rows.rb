@@ -16,7 +16,8 @@ module Lantern
         @rows << run_row(problem, patterns) if problem.run.positive?
         problem.stock.select(&:limit)
           .each { |stock| @rows << [0.0, stock.limit.to_f, patterns.map { (_1.stock == stock) ? 1 : 0 }] }
-        @rows << [0.0, budget / 10_000.0 + 1e-6, patterns.map { _1.stock.price / 10_000.0 }] if budget
+        price = Measure::Price.method(:float)
+        @rows << [0.0, price[budget] + 1e-6, patterns.map { price[_1.stock.price] }] if budget
       end
 
       # @return [Hash] as HiGHS wants it, row by row

@@ -4,7 +4,7 @@ module Lantern
   module Cut
     # A sheet of cloth as it can be opened. `lost` is what selvage or hem takes at every edge;
     # `end_width` how wide its far end is, where it tapers: a sleeve, a trouser leg. Inches, and the
-    # price in ten-thousandths of the maker's money.
+    # price as {Measure::Price} has it.
     Sheet = Value.define(:source, :index, :width, :length, :end_width, :lost, :price) do
       # @return [Array<Sheet>] the pieces on hand, then the offers
       def self.of(material)
@@ -12,7 +12,7 @@ module Lantern
         {on_hand: material.on_hand, offer: material.offers}.flat_map do |source, sizes|
           sizes.each_with_index.map do |size, index|
             new(source:, index:, lost:, width: size[:width], length: size[:length],
-              end_width: size[:end_width] || size[:width], price: size[:price] ? (size[:price] * 10_000).to_i : 0)
+              end_width: size[:end_width] || size[:width], price: Measure::Price.exact(size[:price]))
           end
         end
       end

@@ -3,7 +3,7 @@
 module Lantern
   module Cut
     # One kind of length that can be opened. `limit` is how many there are, nil for no end of them;
-    # `price` is exact, in ten-thousandths of the maker's money.
+    # `price` is exact ({Measure::Price}).
     Stock = Value.define(:source, :index, :length, :price, :limit) do
       class << self
         # @return [Array<Stock>] what is on hand first, then the offers
@@ -14,7 +14,7 @@ module Lantern
           } +
             material.offers.each_with_index.map { |offer, index|
               new(source: :offer, index:, length: offer[:length],
-                price: (offer[:price] * 10_000).to_i, limit: nil)
+                price: Measure::Price.exact(offer[:price]), limit: nil)
             }
         end
       end

@@ -17,18 +17,39 @@ module Lantern
           "face" => scale.number(form.face),
           "inside" => each.map { line(_1.path, -_1.half_face, scale) }.join,
           "outside" => each.map { line(_1.path, _1.half_face, scale) }.join,
-          "bands" => each.map { band(_1, scale) },
+          "marks" => [*form.parts.flat_map { beside(_1, each.first, scale) }, *each.flat_map { band(_1, scale) }],
           "parts" => form.parts.map { part(_1, scale) }
         }
       end
 
-      # What the form is built of: a band, or the parts of a joined form that differ, each with its own.
+      # How thin a solid band's edge is drawn, against its face.
+      EDGE = 0.015
+
+      # How the form looks, the undermost first: a band, or the parts of a joined form that differ, each with its own.
+      # What is `coated` takes the colour of a coat, when it has one.
       def band(form, scale)
-        {
-          "base" => form.base.to_s, "middle" => line(form.path, 0.0, scale), "face" => scale.number(form.face),
-          "pointed" => form.path.pointed?, "rails" => form.section.rails.map { |x, _| rail(form, x, scale) },
-          "rail_width" => scale.number(form.section.rail_radius * 2), "crossbars" => crossbars(form, scale)
-        }
+        if form.base == :wire
+          wide = form.section.rail_radius * 2
+          return [mark("crossbars", crossbars(form, scale), wide * 0.8, scale, coated: true),
+            mark("rails", form.section.rails.map { |x, _| rail(form, x, scale) }.join, wide, scale, coated: true)]
+        end
+        middle, join = line(form.path, 0.0, scale), form.path.pointed? ? "miter" : "round"
+        [mark("band", middle, form.face, scale, cap: "butt", join:),
+          mark("band", middle, form.face * (1 - 2 * EDGE), scale, paint: "core", cap: "butt", join:, coated: true)]
+      end
+
+      # A rib, or a stem with its edge.
+      def beside(part, band, scale)
+        thin = (band.base == :wire) ? band.section.rail_radius * 2 : band.face * 0.04
+        path = line(part.path, 0.0, scale)
+        return [mark("rib", path, thin, scale)] unless part.diameter
+        [mark("stem", path, part.diameter, scale, cap: "butt"),
+          mark("stem", path, [part.diameter - 2 * thin, 0].max, scale, paint: "core", cap: "butt")]
+      end
+
+      def mark(key, path, width, scale, paint: "wire", cap: "round", join: "round", coated: false)
+        {"key" => key, "path" => path, "width" => scale.number(width), "paint" => paint, "cap" => cap, "join" => join,
+         "coated" => coated || nil}.compact
       end
 
       # The cut through the band: its hull, its rails, and the hull again with the covering on.
@@ -132,12 +153,12 @@ module Lantern
       end
 
       def crossbars(form, scale)
-        return [] unless form.base == :wire && form.section.rails.size > 1
+        return "" unless form.section.rails.size > 1
         reach = form.section.rails.last[0]
-        (0...form.sections).map do |i|
+        (0...form.sections).map { |i|
           along = form.path.length * i / form.sections
-          scale.points([form.path.beside_kept(along, -reach), form.path.beside_kept(along, reach)])
-        end
+          "M#{[-reach, reach].map { scale.text(*form.path.beside_kept(along, _1)) }.join("L")}"
+        }.join
       end
 
       def hull(section, grown, scale)
@@ -150,7 +171,8 @@ module Lantern
         [xs.min, ys.min, xs.max, ys.max]
       end
 
-      private_class_method :band, :part, :strand, :rail, :polygon, :start, :corner, :arc, :crossbars, :hull, :bounds
+      private_class_method :band, :beside, :mark, :part, :strand, :rail, :polygon, :start, :corner, :arc,
+        :crossbars, :hull, :bounds
     end
   end
 end

@@ -76,7 +76,6 @@ module Lantern
       # What there is to cover. Source: Pappus's second theorem.
       def area = girth * run
 
-      # The smallest radius of the inside edge.
       def tightest_inside_radius = path.tightest_radius - half_face
 
       def closed? = path.closed?

@@ -195,7 +195,7 @@ module Lantern
       rescue Plan::Refused => refused
         raise refused if refused.problems.any? { _1.at.start_with?("form.parts") }
         raise Plan::Refused.new(refused.problems.map { |problem|
-          Plan::Problem.new(
+          Problem::Entry.new(
             at: problem.at.sub("form", part[:at] || "form"), says: problem.says
           )
         })

@@ -90,7 +90,7 @@ module Lantern
         said[:sizes].each_with_index { |size, i| places["sizes.#{i}.taps"] = size[:taps] }
         problems = places.filter_map do |at, taps|
           outside = taps.find { |x, y| !x.between?(0, @picture[:width]) || !y.between?(0, @picture[:height]) }
-          Plan::Problem.new(at:, says: "A tap lies outside the picture: tap on the photo itself.") if outside
+          Problem::Entry.new(at:, says: "A tap lies outside the picture: tap on the photo itself.") if outside
         end
         raise Plan::Refused.new(problems) if problems.any?
       end

@@ -96,7 +96,6 @@ module Lantern
         reach = [length.to_f / 4, form.face].min
         points = [0.0, form.half_face + reach].map { form.path.beside(along, _1) }
         [Place::Lie::Loop.new(layer: id, unit: :hangers, materials: [material], width: [length.to_f / 12, 0.3].max,
-          reach:,
           front: [], back: [{points:}])]
       end
 

@@ -41,7 +41,6 @@ module Lantern
         value.is_a?(Float) ? value : Measure::Length.exact_text(value, units:)
       end
 
-      # How the change is said.
       def said(value, units)
         return says if value.is_a?(Symbol)
         return format(says, Measure::Words.percent(value)) if percent

@@ -16,7 +16,6 @@ module Lantern
         Lie::Line.new(layer: id, unit: :inlaid, materials: [material], width:, front: stretches)
       end
 
-      # A colour on the form itself.
       def coated(form, id:, material:)
         wash = [{points: form.path.trace(0.0, step: form.path.length / 24).first(2)}]
         Lie::Wash.new(layer: id, unit: :coats, materials: [material], width: form.face, front: wash, back: wash)

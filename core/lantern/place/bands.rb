@@ -20,7 +20,7 @@ module Lantern
         # As far from the one end of an open band as from the other.
         begins, ends = 0.5 - over / 2, 0.5 + over / 2
         sides = {front: crossing(front, begins, ends), back: crossing(back, ends, 1 + begins)}
-        kind.new(layer: id, unit: :turns, materials: [material], width:, reach: width * 0.04,
+        kind.new(layer: id, unit: :turns, materials: [material], width:,
           **sides.to_h { |side, places|
             [side, form.stretches.strands.zip(turns).flat_map { |strand, count|
               # Where a band has a start, the strip's own end is glued behind it.
@@ -45,7 +45,7 @@ module Lantern
             }}
           end
         end
-        Lie::Band.new(layer: id, unit: :turns, materials: [material], width:, reach: width * 0.04, **sides)
+        Lie::Band.new(layer: id, unit: :turns, materials: [material], width:, **sides)
       end
 
       # Where a turn is while it crosses: the share of the turn, and how far from the middle.

@@ -22,7 +22,7 @@ module Lantern
             end
           end
         end
-        Lie::Cord.new(layer: id, unit: :woven, materials: [material], width:, reach: width / 2, front: sides[0],
+        Lie::Cord.new(layer: id, unit: :woven, materials: [material], width:, front: sides[0],
           back: sides[1])
       end
     end

@@ -25,9 +25,7 @@ module Lantern
           {points: [form.path.beside((i + 0.5) * step, across)] * 3,
            colour:}
         }
-        Lie::Knot.new(layer: id, unit: :strips, materials:, width: [width, bundle * 2].min,
-          reach: [across.abs + tail * FORESHORTENED - form.half_face, 0].max + bundle,
-          front: knots, back: backs)
+        Lie::Knot.new(layer: id, unit: :strips, materials:, width: [width, bundle * 2].min, front: knots, back: backs)
       end
 
       def knot(form, along, across, number, tail)

@@ -3,19 +3,21 @@
 module Lantern
   module Place
     # How one layer's pieces lie, seen from the front and from the back. `unit` is what they are ({Unit}), `key`
-    # tells them from others of their layer, `called` what their maker calls them, an item is `{points:, colour:}`,
-    # and `reach` how far anything sticks out past the band, in inches.
+    # tells them from others of their layer, `called` what their maker calls them, an item is `{points:, colour:}`.
     #
-    # One file a kind: it says what the points of an item mean and what an item covers. The screens have one
-    # way of drawing for each kind.
+    # One file a kind: it says what the points of an item mean and how an item looks ({Look}). What it hides and how far
+    # it reaches follow from that, and so does every drawing of it.
     #
-    #   class Cord < Lie
-    #     lie :cord
-    #     def patches(points) = points.each_cons(2).map { |from, to| Stroke.new(from:, to:, half: width / 2) }
+    #   class Patch < Lie
+    #     lie :patch
+    #     looks(order: :any) { area edge: 0.06 }
     #   end
     #
-    # @abstract a subclass answers {#patches}
-    Lie = Value.define(:layer, :key, :unit, :called, :materials, :width, :reach, :front, :back)
+    #   front = [{points: [[0, 0], [3, 0]]}]
+    #   cord = Lie::Cord.new(layer: "base", unit: :coils, materials: [], width: 0.5, front:)
+    #   cord.box            # => [-0.25, -0.25, 3.25, 0.25]
+    #   cord.covers(:front).first.over?(1, 0.2)   # => true
+    Lie = Value.define(:layer, :key, :unit, :called, :materials, :width, :front, :back)
 
     class Lie
       KINDS = Registry.new("kind of lie")
@@ -29,22 +31,44 @@ module Lantern
           @kind = kind
           KINDS.know(kind, self)
         end
+
+        def looks(...) = @look = Look.new(...)
+
+        # @return [Look]
+        def look = @look || raise(NotImplementedError, "#{name} does not say how it looks.")
       end
 
       # @param unit [Symbol] one of {Unit}
       # @raise [Registry::Unknown]
-      def initialize(unit:, key: nil, called: nil, reach: 0.0, back: [], **rest)
+      def initialize(unit:, key: nil, called: nil, back: [], **rest)
         unit = Unit.fetch(unit) unless unit.is_a?(Unit)
-        super(**rest, unit:, called:, key: key || unit.key, reach:, back:)
+        super(**rest, unit:, called:, key: key || unit.key, back:)
       end
 
       # @return [Array<Stroke, Polygon>] what of the form an item with these points hides
-      def patches(points) = raise(NotImplementedError, "#{self.class.name} does not say what it covers.")
+      def patches(points)
+        look.solids.flat_map do |mark|
+          Look::Frame.of(mark, points, width / 2.0, slender: look.slender)
+            .map { |frame| Polygon.new(corners: frame.corners(mark)) }
+        end
+      end
+
+      # @return [Look]
+      def look = self.class.look
 
       # Everything that it hides on one side.
       # @param side [Symbol] `:front` or `:back`
       # @return [Array<Stroke, Polygon>]
       def covers(side) = public_send(side).flat_map { patches(_1[:points]) }
+
+      # Left, top, right and bottom of all of it, in inches.
+      # @return [Array<Float>, nil] nil where it is but a colour
+      def box
+        xs, ys = (front + back).flat_map { _1[:points] }.transpose unless look.coat?
+        return unless xs
+        room = look.beyond * width / 2.0
+        [xs.min - room, ys.min - room, xs.max + room, ys.max + room]
+      end
 
       # How thick it makes the band, in inches; drawn in the cut through it.
       def thick = 0.0

@@ -24,7 +24,7 @@ module Lantern
           {points: [-0.7, 0.7]
             .map { form.path.beside((i + 0.5) * step, _1 * form.half_face) }, colour:}
         }
-        Lie::Loop.new(layer: id, unit: :loops, materials:, width: [width * 0.7, size * 0.5].min, reach: size * SEEN,
+        Lie::Loop.new(layer: id, unit: :loops, materials:, width: [width * 0.7, size * 0.5].min,
           front: items, back: behind)
       end
 
@@ -40,8 +40,7 @@ module Lantern
               across + half * Math.sin(turn * Math::PI / 10))
           }}
         end
-        Lie::Cushion.new(layer: id, unit: :loops, materials: [material], width: 2.0,
-          reach: [cushion(length, step), width / 2].min, front: items)
+        Lie::Cushion.new(layer: id, unit: :loops, materials: [material], width: 2.0, front: items)
       end
 
       # Half as wide as a loop looks that stands over so much of the rail.
@@ -60,7 +59,7 @@ module Lantern
           end
         end
         Lie::Loop.new(layer: id, unit: :loops, key: :"loops_#{place + 1}", materials: [material],
-          width: [width, half * 0.9].min, reach: [half - form.half_face, 0].max, front: items)
+          width: [width, half * 0.9].min, front: items)
       end
 
       # By turns: one third inside, two thirds outside (common practice).
@@ -80,7 +79,7 @@ module Lantern
           {points: [foot_point, *sides.map { |aside, across| beside(form, along, aside, across) }]}
         end
         Lie::Panel.new(layer: id, unit: :cones, key: :"cones_#{layer + 1}", materials: [material], width: mouth,
-          reach: rim - form.half_face + mouth * 0.2, front: items)
+          front: items)
       end
 
       # A point so far aside from a place, straight, not round the bend.

@@ -10,7 +10,7 @@ module Lantern
       DEEP = "This is nested deeper than any plan."
 
       # @param document [Object] as JSON gives it, or as somebody's own program made it
-      # @return [Array<Problem>]
+      # @return [Array<Problem::Entry>]
       def self.problems(document) = new.tap { _1.look(document) }.problems
 
       attr_reader :problems
@@ -38,7 +38,7 @@ module Lantern
 
       def text?(text) = text.valid_encoding? && (text.encoding == Encoding::UTF_8 || text.ascii_only?)
 
-      def refuse(says) = @problems << Problem.new(at: @place.first(8).join("."), says:)
+      def refuse(says) = @problems << Problem::Entry.new(at: @place.first(8).join("."), says:)
     end
   end
 end

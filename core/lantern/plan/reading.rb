@@ -18,7 +18,7 @@ module Lantern
 
       # Notes a problem. Answers nil, so that a field can end with it.
       def refuse(at, says)
-        @problems << Problem.new(at:, says:)
+        @problems << Problem::Entry.new(at:, says:)
         nil
       end
 

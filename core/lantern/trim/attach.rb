@@ -155,7 +155,7 @@ module Lantern
         narrow = thing.lie == Place::Lie::Line
         own = word unless THINGS.key?(what)
         [thing.lie.new(layer: id, unit: thing.unit, called: own, materials: [material].compact,
-          width: narrow ? size.to_f / 6 : [size.to_f, 0.2].max, reach: size.to_f / 2,
+          width: narrow ? size.to_f / 6 : [size.to_f, 0.2].max,
           front: places.each_with_index.map { |place, i| {points: shape(place, i)} }), *cord_lie]
       end
 
@@ -200,7 +200,6 @@ module Lantern
 
       def clock = Form::Clock.text(at)
 
-      # Side by side from the hour on.
       def places
         start = in_the_middle? ? 0.0 : Form::Clock.along(form, at)
         (0...count).map { |i| (what == :swag) ? start : start + i * size.to_f * 1.05 }

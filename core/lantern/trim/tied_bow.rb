@@ -28,7 +28,7 @@ module Lantern
       private
 
       def lie(kind, unit, front)
-        kind.new(layer: @id, unit:, materials: @materials, width: @width, reach:, front:)
+        kind.new(layer: @id, unit:, materials: @materials, width: @width, front:)
       end
 
       # Each in the colour of the next ribbon in turn.
@@ -45,14 +45,6 @@ module Lantern
       def turned(angle, along, across)
         cos, sin = Math.cos(angle), Math.sin(angle)
         [@centre[0] + along * cos - across * sin, @centre[1] + along * sin + across * cos]
-      end
-
-      # How far it sticks out past the form's outer edge.
-      def reach = @reach ||= [*@bow.loops, *@bow.tails].map { |angle, length| beyond(*out(angle, length)) }.max || 0
-
-      def beyond(x, y)
-        left, top, right, bottom = @form.silhouette.box
-        [left - x, x - right, top - y, y - bottom, 0.0].max
       end
     end
   end

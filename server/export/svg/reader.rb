@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "rexml/document"
-require_relative "../../../core/lantern"
+require_relative "../../http/problem"
 require_relative "path_data"
 require_relative "simplify"
 
@@ -24,7 +24,7 @@ module Server
 
       # @param text [String]
       # @return [Array<Hash>] `points`, `width`, `height` (in the file's own measure), largest first
-      # @raise [Lantern::Plan::Refused] in a sentence, at `svg`
+      # @raise [Problem] in a sentence, at `svg`
       def self.read(text) = new(text).outlines
 
       def initialize(text)
@@ -150,7 +150,7 @@ module Server
         {points:, area:, width:, height:} if area > 1e-12 && width.positive? && height.positive?
       end
 
-      def refuse(says) = raise(Lantern::Plan::Refused.at("svg", says))
+      def refuse(says) = raise(Problem.at("svg", says))
     end
   end
 end

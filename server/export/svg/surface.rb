@@ -1,79 +1,68 @@
 # frozen_string_literal: true
 
+require_relative "marks"
+
 module Server
   module Svg
     # A strip of a material laid along the x axis, as a pattern: its colour and its texture, or a photo of it at its
     # true scale.
     class Surface
-      INK = "#1c2431"
+      INK = Marks::INK
+      DIRECTIONS = Lantern::Place::Look::Frame::DIRECTIONS
+
+      # A share of white for a round cord: light comes from the upper left, and lies across it.
+      # @param colour [String] such as "#c2a26b"
+      # @return [String]
+      def self.lightened(colour, direction)
+        share = 0.14 * Math.sin((direction.fdiv(DIRECTIONS) - 0.25) * Math::PI).abs
+        colour.sub(/\A#\h{6}\z/) { |hex|
+          "##{hex[1..].scan(/../).map { |two| (two.hex + (255 - two.hex) * share).round.to_s(16).rjust(2, "0") }.join}"
+        }
+      end
 
       # @param surface [Hash, nil] as a drawing says it
       # @param colour [String]
       # @param picture [String, nil] its photo as a data address
       def initialize(surface, colour, picture = nil)
         @surface, @colour, @picture = surface || {"texture" => "plain"}, colour, picture
+        @texture = Lantern::Draw::Texture::ALL.fetch(@surface["texture"])
       end
 
       # Whether it is no more than its colour.
-      def plain? = @picture.nil? && @surface["texture"] == "plain"
+      def plain? = @picture.nil? && @texture.look.marks.empty?
 
       # @param width [Numeric] across the strip
-      # @param light [Integer] on which side of it the light falls: -1 above, 1 below, 0 where there is none
+      # @param direction [Integer] in which it runs
       # @return [String]
-      def pattern(id, width, light)
-        size = @picture ? @surface["picture_width"] || width : repeat(width)
-        high = twist? ? width : size
-        inside = @picture ? photo(size) : [rect(size, high, @colour), *marks(size, width),
-          shine(size, width, light)].join
+      def pattern(id, width, direction)
+        size = repeat(width)
+        high = whole? ? width : size
+        turned = direction.zero? ? "" : %( patternTransform="rotate(#{at(180.0 * direction / DIRECTIONS)})")
         %(<pattern id="#{id}" width="#{at(size)}" height="#{at(high)}" y="#{at(-width / 2.0)}" ) +
-          %(patternUnits="userSpaceOnUse">#{inside}</pattern>)
+          %(patternUnits="userSpaceOnUse"#{turned}>#{@picture ? photo(size) : stuff(size, high)}</pattern>)
       end
 
       private
 
-      def twist? = @surface["texture"] == "twist" && @picture.nil?
+      # Whether a repeat of it goes all across the strip.
+      def whole? = @texture.of_width && @picture.nil?
 
-      def repeat(width) = twist? ? width * 0.62 : @surface["repeat"] || width / 3.0
+      def repeat(width)
+        return @surface["picture_width"] || width if @picture
+        whole? ? width * @texture.of_width : @surface["repeat"] || width / 3.0
+      end
 
       def at(number) = number.to_f.round(4)
 
       def photo(size) = %(<image href="#{@picture}" width="#{at(size)}" height="#{at(size)}" ) +
         %(preserveAspectRatio="xMidYMid slice"/>)
 
-      def rect(width, height, fill, y: 0, opacity: 1)
-        %(<rect y="#{at(y)}" width="#{at(width)}" height="#{at(height)}" fill="#{fill}" fill-opacity="#{opacity}"/>)
+      def stuff(size, high)
+        leg = {"points" => [0, high / 2.0, size, high / 2.0], "colour" => 0}
+        %(<rect width="#{at(size)}" height="#{at(high)}" fill="#{@colour}"/>) +
+          Lantern::Place::Look::Print.new(@texture.look, high).of([leg]) { @colour }
+            .map { Marks.write(_1, high, {"ink" => INK}) }.join
       end
-
-      def shine(size, width, light)
-        return unless twist? && !light.zero?
-        rect(size, width * 0.22, "#ffffff", y: width * (light.negative? ? 0.14 : 0.64), opacity: 0.3)
-      end
-
-      # In one repeat of it.
-      def marks(size, width)
-        half = at(size / 2.0)
-        size = at(size)
-        case @surface["texture"]
-        when "twist" then [line("M0 #{at(width)} L#{size} 0", width * 0.1)]
-        when "herringbone"
-          [line("M0 #{half} L#{half} 0 L#{size} #{half} M0 #{size} L#{half} #{half} L#{size} #{size}", size * 0.1)]
-        when "weave" then [line("M0 #{half} H#{size} M#{half} 0 V#{size}", size * 0.2)]
-        when "net" then [line("M0 0 L#{size} #{size} M#{size} 0 L0 #{size}", size * 0.1)]
-        when "check" then [block(0, 0, half, 0.3), block(half, 0, half, 0.14), block(0, half, half, 0.14)]
-        when "stripe" then [rect(size, size * 0.3, INK, y: size * 0.35, opacity: 0.42)]
-        when "dot" then [%(<circle cx="#{half}" cy="#{half}" r="#{at(size * 0.18)}" fill="#{INK}" fill-opacity="0.4"/>)]
-        when "lace"
-          [%(<circle cx="#{half}" cy="#{half}" r="#{at(size * 0.33)}" fill="none" stroke="#{INK}" ) +
-            %(stroke-opacity="0.42" stroke-width="#{at(size * 0.12)}"/>)]
-        else []
-        end
-      end
-
-      def line(path, width) = %(<path d="#{path}" fill="none" stroke="#{INK}" stroke-opacity="0.42" ) +
-        %(stroke-width="#{at(width)}"/>)
-
-      def block(x, y, side, opacity) =
-        %(<rect x="#{x}" y="#{y}" width="#{side}" height="#{side}" fill="#{INK}" fill-opacity="#{opacity}"/>)
     end
   end
 end

@@ -44,13 +44,13 @@ module Server
           settings.house && Auth.here?(env) && !Auth.elsewhere?(request.host) && accounts.empty?
         end
 
-        # @raise [Lantern::Plan::Refused]
+        # @raise [Problem]
         def new_account(login, password)
           session_of_rodauth.class.create_account(login:, password:)
           accounts.where(login: Auth::LoginName.of(login, among: accounts)).get(:id)
         rescue Rodauth::InternalRequestError => error
           at, says = error.field_errors.first || ["", "That did not work."]
-          raise Lantern::Plan::Refused.at(at, Auth.sentence(says))
+          raise Problem.at(at, Auth.sentence(says))
         end
 
         def come_in(id)
@@ -88,7 +88,7 @@ module Server
 
           post "/api/account/pairings/:token" do
             id = Auth::Pairings.new(database).take(params["token"]) or
-              raise Lantern::Plan::Refused.at("", "This link was used already, or its ten minutes are over: make " \
+              raise Problem.at("", "This link was used already, or its ten minutes are over: make " \
                 "another one on the first device.")
             come_in(id)
             JSON.generate("ok" => true)

@@ -25,8 +25,6 @@ module Server
 
           changes("/api/shop/prices") { {"changed" => store.materials.price(SHOP.offers)} }
 
-          post("/api/occasions/work") { asked(:occasion, sent) }
-
           get("/api/occasions") { JSON.generate("occasions" => store.occasions.all) }
 
           changes("/api/occasions", code: 201) {

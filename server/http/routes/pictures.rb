@@ -18,7 +18,7 @@ module Server
             picture[:bytes]
           end
 
-          post "/api/photo/sizes" do
+          post "/api/ask/photo-sizes" do
             photo = store.pictures.find(sent["photo"])
             asked_as_is(:photo_sizes, sent.except("photo").merge("picture" => photo.slice(:width, :height)
               .transform_keys(&:to_s)), photo[:bytes])

@@ -21,31 +21,15 @@ module Server
 
           post("/api/work") { asked(:advised, sent) }
 
-          # Problems are an answer too: a maker in the middle of typing makes them all the time.
-          post("/api/work/try") { tried { asked(:work, sent) } }
-
           get("/api/revisions") { JSON.generate("revisions" => store.revisions.all) }
 
           get("/api/settings") { JSON.generate(store.settings.all) }
 
           put("/api/settings") { JSON.generate(store.settings.change(sent)) }
 
-          post("/api/units") { JSON.generate(Lantern::Plan::Units.change(sent["plan"], to: sent["to"])) }
+          post("/api/ask/outlines") { asked(:outlines, sent["svg"]) }
 
-          post("/api/advice") {
-            today = Date.today
-            asked(:advice, sent, stash_in(sent["units"]), today.iso8601, Occasions::SHOP.sale(today)["sale"])
-          }
-
-          post("/api/coverings") { asked(:coverings, with_stash(sent)) }
-
-          post("/api/backwards") { asked(:backwards, sent["plan"], sent["layer"], budget) }
-
-          post("/api/bare") { asked(:bare, sent) }
-
-          post("/api/outlines") { asked(:outlines, sent["svg"]) }
-
-          post "/api/form.svg" do
+          post "/api/ask/form.svg" do
             content_type "image/svg+xml"
             asked(:form_svg, sent)
           end

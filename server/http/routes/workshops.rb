@@ -20,20 +20,20 @@ module Server
 
         def role_sent
           return sent["role"] if Tenancy::Workshops::ROLES.include?(sent["role"])
-          raise Lantern::Plan::Refused.at("role", "One is a maker or a helper.")
+          raise Problem.at("role", "One is a maker or a helper.")
         end
 
-        # @raise [Lantern::Plan::Refused]
+        # @raise [Problem]
         def invitation
           workshops.invitation(params["token"]) or
-            raise Lantern::Plan::Refused.at("", "This invitation was used already, or its week is over: ask for " \
+            raise Problem.at("", "This invitation was used already, or its week is over: ask for " \
               "another one.")
         end
 
-        # @raise [Lantern::Plan::Refused]
+        # @raise [Problem]
         def verify_password!
           return if session_of_rodauth.send(:password_match?, sent["password"].to_s)
-          raise Lantern::Plan::Refused.at("password", "This is not your password. Nothing was deleted.")
+          raise Problem.at("password", "This is not your password. Nothing was deleted.")
         end
       end
 
@@ -42,16 +42,6 @@ module Server
         app.instance_eval do
           %w[/api/workshops /api/workshops/* /api/workshop /api/workshop/* /api/invitations/*].each { |path|
             before(path) { raise Store::Missing unless settings.house }
-          }
-
-          error(Tenancy::Workshops::LastMaker) {
-            answer 422, [problem("", "Somebody has to be maker here: make another one maker first, or delete the " \
-              "workshop.")]
-          }
-
-          error(Tenancy::Workshops::TooMany) {
-            answer 422, [problem("", "That is as many as there may be: #{Tenancy::Workshops::MOST_OF_ONE} workshops " \
-              "of one account, #{Tenancy::Workshops::MOST_PEOPLE} people in one workshop.")]
           }
 
           get("/api/workshops") {
@@ -87,7 +77,7 @@ module Server
           post("/api/workshop/delete") {
             verify_password!
             unless sent["name"].to_s.strip == workshops.name(here)
-              raise Lantern::Plan::Refused.at("name", "That is not its name. Nothing was deleted.")
+              raise Problem.at("name", "That is not its name. Nothing was deleted.")
             end
             workshops.delete(here)
             store.backups.delete

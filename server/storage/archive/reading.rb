@@ -14,7 +14,7 @@ module Server
         @dates = {}
       end
 
-      # @raise [Lantern::Plan::Refused] when it is no archive, not whole, or holds what cannot be kept
+      # @raise [Problem] when it is no archive, not whole, or holds what cannot be kept
       def check
         @io.rewind
         said = head
@@ -123,7 +123,7 @@ module Server
         (@columns ||= {})[table] ||= @database.schema(table, reload: true).to_h { |name, about| [name.to_s, about] }
       end
 
-      def refuse(at, says) = raise(Lantern::Plan::Refused.at(at, says))
+      def refuse(at, says) = raise(Problem.at(at, says))
 
       # An archive of the first version: one JSON document.
       class First < Reading

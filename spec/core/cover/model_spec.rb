@@ -26,9 +26,11 @@ RSpec.describe "Coverings, against a model in three dimensions" do
   end
 
   def compared(form, method, material, **options)
-    worked = work(form:, materials: [material], layers: [layer(method, material["id"], **options)])
+    document = plan(form:, materials: [material], layers: [layer(method, material["id"], **options)])
+    worked = Lantern.work(document)
     drawing = worked["drawing"]
-    model = Model.new(drawing["form"], drawing["section"]["hull"], pointed: drawing["form"]["bands"][0]["pointed"])
+    pointed = Lantern::Work.read(document).form.path.pointed?
+    model = Model.new(drawing["form"], drawing["section"]["hull"], pointed:)
     [worked["layers"][0]["figures"], model]
   end
 

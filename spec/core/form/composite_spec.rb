@@ -19,7 +19,7 @@ RSpec.describe Lantern::Form::Composite do
   end
 
   it "is symmetric when its parts mirror each other" do
-    ends = Lantern.work(form(heart))["drawing"]["bounds"]
+    ends = Lantern.work(form(heart))["drawing"]["outline_bounds"]
     expect(ends[0]).to be_within(1e-3).of(-ends[2])
   end
 

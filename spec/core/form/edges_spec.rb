@@ -50,7 +50,8 @@ RSpec.describe "Edges of a form" do
       document = plan(form: {"base" => "wire", "shape" => shape.to_s, "sections" => 24, **typical})
       band = Lantern::Work.read(document).form
       reach = band.section.rails.last[0]
-      bars = Lantern.work(document)["drawing"]["form"]["bands"][0]["crossbars"]
+      bars = Lantern.work(document)["drawing"]["form"]["marks"].find { _1["key"] == "crossbars" }["path"]
+        .split("M").drop(1).map { |bar| bar.split(/[L ]/).map(&:to_f) }
       expect(bars.size).to eq 24
       # Nearer to the middle of the band than its rail lies, no point of a rail can be.
       middle = band.path.trace(0.0, step: band.run / 2_000).map { |x, y| format("%.9f %.9f", x, y) }

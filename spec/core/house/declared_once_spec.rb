@@ -12,8 +12,7 @@ RSpec.describe "A covering with everything of its own" do
 
       class Zigzag < Lantern::Place::Lie
         lie :zigzag
-
-        def patches(points) = [Lantern::Place::Polygon.new(corners: points)]
+        looks { area edge: 0.06 }
       end
 
       class Plaited < Lantern::Cover::Covering
@@ -99,12 +98,12 @@ RSpec.describe "A covering with everything of its own" do
       .to raise_error(Lantern::Registry::Taken, /two methods called “plaited”/)
   end
 
-  it "raises for a step with a move that it did not declare, and for a lie that does not say what it covers" do
+  it "raises for a step with a move that it did not declare, and for a lie that does not say how it looks" do
     expect { Lantern::Place::Step.new(id: "x", title: "X", says: "X", move: :wrapp) }
       .to raise_error(Lantern::Registry::Unknown, /did you mean “wrap”/)
     nothing = Class.new(Lantern::Place::Lie).new(layer: "x", unit: :turns, materials: [], width: 1,
       front: [{points: [[0, 0]]}])
-    expect { nothing.covers(:front) }.to raise_error(NotImplementedError, /does not say what it covers/)
+    expect { nothing.covers(:front) }.to raise_error(NotImplementedError, /does not say how it looks/)
   end
 end
 
@@ -150,5 +149,21 @@ RSpec.describe "Every layer there is" do
       expect(layer["working"].map { _1["key"] }.tally.values).to all(eq(1)), kind.title
       expect(layer["findings"].map { _1["code"] }.tally.values).to all(eq(1)), kind.title
     end
+  end
+end
+
+RSpec.describe "Everything that is declared" do
+  # Whether a spec of its own room speaks of it by its key.
+  def tried?(key, rooms)
+    Dir[File.expand_path("../{#{rooms}}/**/*_spec.rb", __dir__)].any? do |file|
+      File.read(file).match?(/["':]#{key}\b|\b#{key}:|%[iw]\[[^\]]*\b#{key}\b/)
+    end
+  end
+
+  it "has a spec of its own: coverings, bows, shapes" do
+    layers = Lantern::Plan::Methods.map(&:method_name).reject { tried?(_1, "cover,trim,hang") }
+    bows = Lantern::Trim::Bows::ALL.keys.reject { tried?(_1, "trim") }
+    shapes = Lantern::Form.shapes.keys.reject { tried?(_1, "form") }
+    expect({layers:, bows:, shapes:}).to eq(layers: [], bows: [], shapes: [])
   end
 end

@@ -1,11 +1,12 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { useNavigate } from "react-router"
-import { answered, api, problemsOf, type Problem, type Wreath } from "../keep/client"
+import { answered, api, problemsOf, type Problem as Said, type Wreath } from "../keep/client"
 import { keys } from "../keep/keys"
 import { nameOfItsOwn, once } from "../keep/sending"
 import { Prose } from "../pieces/Prose"
 import { shrunk } from "../pieces/shrunk"
+import { Problem } from "../pieces/Problem"
 
 /** The end of a make: what was really used, a note, a photo; filled in by the counts, and into the notebook. */
 export function FinishForm({
@@ -36,7 +37,7 @@ export function FinishForm({
   // However often it is sent, a make is finished once.
   const [name] = useState(nameOfItsOwn)
   const [photo, setPhoto] = useState<string>()
-  const [problems, setProblems] = useState<Problem[]>([])
+  const [problems, setProblems] = useState<Said[]>([])
   const save = async () => {
     const all = Object.fromEntries((lines ?? []).map((line) => [line.material, used[line.material] ?? line.used]))
     const { data, error } = await api.POST("/wreaths/{id}/finish", {
@@ -102,9 +103,9 @@ export function FinishForm({
         {problems
           .filter((problem) => !problem.at.startsWith("used."))
           .map((problem) => (
-            <p key={problem.says} role="alert" className="pt-2 font-semibold text-error">
+            <Problem key={problem.says} className="pt-2">
               {problem.says}
-            </p>
+            </Problem>
           ))}
         <p className="flex gap-3 pt-4">
           <button
@@ -223,9 +224,9 @@ function Used({
         onChange={(event) => onUsed(event.target.value)}
       />
       {problem && (
-        <p role="alert" className="col-span-2 text-sm font-semibold text-error">
+        <Problem small className="col-span-2">
           <Prose>{problem}</Prose>
-        </p>
+        </Problem>
       )}
     </div>
   )

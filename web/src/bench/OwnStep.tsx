@@ -6,6 +6,7 @@ import { useDeclarations } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { FieldControl } from "../pieces/FieldControl"
 import { afterOf, ownOf, withOwn } from "./ownSteps"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   wreath: Wreath
@@ -64,11 +65,7 @@ function Writing({ wreath, step, own, onClose }: Props & { own?: number; onClose
             onChange={(value) => setDraft({ ...draft, [field.name]: value })}
           />
         ))}
-        {keep.isError && (
-          <p role="alert" className="font-semibold text-error">
-            {keep.error.message}
-          </p>
-        )}
+        {keep.isError && <Problem>{keep.error.message}</Problem>}
         <p className="flex gap-3 pt-4">
           <button type="submit" className="amber-button min-h-11" disabled={!titled || keep.isPending}>
             {own === undefined ? "Add it" : "Save"}

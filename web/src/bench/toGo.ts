@@ -1,4 +1,5 @@
 import type { Step } from "../keep/client"
+import { duration } from "../pieces/duration"
 
 /** How far it is made and how long it may still take: "40 % done, about 35 min to go". */
 export function toGo(steps: Step[], current: number, counts: Record<string, number>): string {
@@ -14,10 +15,4 @@ export function toGo(steps: Step[], current: number, counts: Record<string, numb
 /** The share of a step that is still to be done. */
 function open(step: Step, counts: Record<string, number>): number {
   return step.count ? Math.max(1 - (counts[step.id] ?? 0) / step.count, 0) : 1
-}
-
-function duration(minutes: number): string {
-  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60]
-  if (hours === 0) return `${rest} min`
-  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
 }

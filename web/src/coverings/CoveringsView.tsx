@@ -1,13 +1,17 @@
 import { useState } from "react"
 import { useNavigate } from "react-router"
 import type { Compared, Material, Plan } from "../keep/client"
-import { useCoverings, useDeclarations, useStash } from "../keep/queries"
+import { useDeclarations, useStash } from "../keep/queries"
+import { useQuestion } from "../keep/useQuestion"
 import { Thumbnail } from "../drawing/Thumbnail"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
 import { covered, knownMaterials, withMaterials } from "../wreath/layers"
 import { SideBySide } from "./SideBySide"
-import { money, percent } from "../pieces/money"
+import { percent } from "../pieces/money"
+import { duration } from "../pieces/duration"
+import { toPay } from "./takes"
+import { Problem } from "../pieces/Problem"
 
 const orders: Record<string, { says: string; by: (a: Compared, b: Compared) => number }> = {
   cost: {
@@ -34,16 +38,25 @@ interface ViewProps {
   stay?: boolean
 }
 
+/** What the coverings follow from: the plan's own layers only say which material is liked. */
+const followed = ({ form, units, quantity, sureness, materials }: Plan) => [
+  form,
+  units,
+  quantity,
+  sureness,
+  materials,
+]
+
 /** Every covering on the maker's own form, drawn small, with what it takes; and why some do not suit. */
 export function CoveringsView({ plan, onChoose, stay }: ViewProps) {
   const [order, setOrder] = useState("cost")
   const [picked, setPicked] = useState<string[]>([])
-  const { data, isError, error } = useCoverings(plan)
+  const { data, isError, error } = useQuestion("/ask/coverings", plan, followed(plan))
   const stash = useStash(plan.units).data ?? []
   const navigate = useNavigate()
   const declarations = useDeclarations().data
   const known = knownMaterials(plan, stash)
-  const suits = data?.filter((each) => each.suits).sort(orders[order]!.by)
+  const suits = data?.coverings.filter((each) => each.suits).sort(orders[order]!.by)
   const choose = (each: Compared) => {
     onChoose(withMaterials(covered(plan, each.layer!, declarations?.coverings ?? []), known))
     if (!stay) void navigate("../cover", { relative: "path" })
@@ -79,11 +92,7 @@ export function CoveringsView({ plan, onChoose, stay }: ViewProps) {
         </label>
         <span className="text-sm text-quiet">Tick two to see them side by side.</span>
       </div>
-      {isError && (
-        <p role="alert" className="font-semibold text-error">
-          {error.message}
-        </p>
-      )}
+      {isError && <Problem>{error.message}</Problem>}
       {!data && !isError && (
         <p aria-busy="true" className="text-quiet">
           Covering the form in every way…
@@ -102,11 +111,11 @@ export function CoveringsView({ plan, onChoose, stay }: ViewProps) {
           />
         ))}
       </ul>
-      {data?.some((each) => !each.suits) && (
+      {data?.coverings.some((each) => !each.suits) && (
         <>
           <h3 className="pt-4 text-lg">Not on this form</h3>
           <dl className="grid gap-x-8 text-sm md:grid-cols-2">
-            {data
+            {data.coverings
               .filter((each) => !each.suits)
               .map((each) => (
                 <div key={each.method} className="border-b border-dotted border-base-300 py-1">
@@ -181,15 +190,4 @@ function Entry({ compared, known, current, picked, onPick, onChoose }: EntryProp
       </div>
     </li>
   )
-}
-
-export function toPay(compared: Compared): string {
-  if (compared.short) return "not enough of it"
-  if (compared.enough_on_hand) return "all from the stash"
-  return `${money(compared.to_buy)} to pay, ${compared.packages} ${compared.packages === 1 ? "package" : "packages"}`
-}
-
-export function duration(minutes: number): string {
-  const hours = Math.floor(minutes / 60)
-  return hours === 0 ? `${minutes} min` : `${hours} h ${minutes % 60} min`
 }

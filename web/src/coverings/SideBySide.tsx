@@ -1,7 +1,8 @@
 import type { Compared, Material } from "../keep/client"
 import { Thumbnail } from "../drawing/Thumbnail"
 import { Prose } from "../pieces/Prose"
-import { duration, toPay } from "./CoveringsView"
+import { duration } from "../pieces/duration"
+import { toPay } from "./takes"
 import { percent } from "../pieces/money"
 
 const rows: [string, (each: Compared) => string][] = [

@@ -1,9 +1,11 @@
 import { memo, useId } from "react"
-import type { Drawing, Lie, Material } from "../keep/client"
+import type { Drawing, Lie, Look, Material, Texture } from "../keep/client"
+import { useDeclarations } from "../keep/queries"
 import { FormLines } from "./FormLines"
-import { degreesOf, directionOf, lightOn, type Fill } from "./fill"
-import { LieItems } from "./lies"
-import { colourOf, isPlain, lightened, shaded, SurfacePattern } from "./Textures"
+import { Marks } from "./Marks"
+import { degreesOf, lightOn } from "./fill"
+import { print } from "./print"
+import { colourOf, isPlain, lightened, shaded, SurfacePattern, type Surface } from "./Textures"
 
 interface Props {
   drawing: Drawing
@@ -17,28 +19,20 @@ interface Props {
   hidden?: string[]
 }
 
-/** Whether a lie is more of the same material in the same layer, told apart by its colour: fillers among coils. */
-export function isMore(lies: Drawing["layers"], index: number): boolean {
-  const [lie, before] = [lies[index], lies[index - 1]]
-  return (
-    lie?.kind === "cord" &&
-    before?.kind === "cord" &&
-    lie.layer === before.layer &&
-    lie.materials[0] === before.materials[0]
-  )
-}
-
 /** The form with its covering as it lies, seen from one side. */
 export const Covered = memo(function Covered({ drawing, materials, side, pointed, small, hidden = [] }: Props) {
   const id = useId()
   const far = side === "front" ? "back" : "front"
-  const wash = drawing.layers.findLast(({ kind, layer }) => kind === "wash" && !hidden.includes(layer))
+  const declarations = useDeclarations().data
+  if (!declarations) return null
+  const { lies, textures } = declarations
+  const coating = drawing.layers.findLast(({ kind, layer }) => lookOf(lies, kind).coat && !hidden.includes(layer))
   const shown = drawing.layers.map((lie, index) => ({ lie, index })).filter(({ lie }) => !hidden.includes(lie.layer))
   const layer = (which: "front" | "back", seenThrough: boolean) =>
     shown.map(({ lie, index }) => (
       <g
         key={`${lie.layer} ${lie.key}`}
-        className="drawing-layer"
+        className="transition-opacity duration-150"
         data-lie={lie.key}
         opacity={pointed === undefined || pointed === index ? 1 : 0.22}
       >
@@ -46,9 +40,10 @@ export const Covered = memo(function Covered({ drawing, materials, side, pointed
           id={`${id}${which}${index}`}
           lie={lie}
           which={which}
+          look={lookOf(lies, lie.kind)}
+          textures={textures}
           looks={looksOf(lie, drawing, materials)}
           far={seenThrough}
-          marked={isMore(drawing.layers, index)}
         />
       </g>
     ))
@@ -57,15 +52,23 @@ export const Covered = memo(function Covered({ drawing, materials, side, pointed
       {!small && layer(far, true)}
       <FormLines
         form={drawing.form}
-        coat={wash && colourOf(materials.find((material) => material.id === wash.materials[0]))}
+        coat={coating && colourOf(materials.find((material) => material.id === coating.materials[0]))}
       />
       {layer(side, false)}
     </g>
   )
 })
 
+/** A kind that does not say how it looks is a fault, not an empty drawing. */
+function lookOf(lies: Record<string, Look>, kind: string): Look {
+  const look = lies[kind]
+  if (!look) throw new Error(`Nobody said how the kind of lie “${kind}” looks.`)
+  return look
+}
+
 /** What the materials of a lie look like, as a text: while it stays the same, nothing of the lie is drawn anew. */
 function looksOf(lie: Lie, drawing: Drawing, materials: Material[]): string {
+  if (lie.more) return JSON.stringify([{ colour: "var(--color-primary)" }])
   // What was said of no material is drawn as something.
   const named = lie.materials.length > 0 ? lie.materials : [""]
   return JSON.stringify(
@@ -82,50 +85,51 @@ interface LaidProps {
   id: string
   lie: Lie
   which: "front" | "back"
+  look: Look
+  textures: Texture[]
   looks: string
   far: boolean
-  marked: boolean
 }
 
 /** One lie of one side; drawn again only when it, or what its materials look like, has changed. */
-const Laid = memo(function Laid({ id, lie, which, looks, far, marked }: LaidProps) {
+const Laid = memo(function Laid({ id, lie, which, look, textures, looks, far }: LaidProps) {
   if (lie[which].length === 0) return null
-  const said = (JSON.parse(looks) as Looks).map((look) =>
-    marked ? { ...look, colour: "var(--color-primary)", surface: undefined } : look,
+  const said = JSON.parse(looks) as Looks
+  const lit = (colour: string, direction: number) => (look.round ? lightened(colour, lightOn(direction)) : colour)
+  const used = new Map<string, { colour: string; surface: Surface; direction: number }>()
+  const printed = print(
+    look,
+    lie.width,
+    lie[which],
+    (item, direction) => {
+      const { colour, surface } = said[item] ?? said[0]!
+      // Through the form no more is seen than a colour.
+      if (far) return shaded(colour)
+      if (surface === undefined || isPlain(surface)) return lit(colour, direction)
+      const name = `${id}-${item}-${direction}`
+      used.set(name, { colour: lit(colour, direction), surface, direction })
+      return `url(#${name})`
+    },
+    far,
   )
-  const round = lie.kind === "cord"
-  const used = new Set<string>()
-  const fills = said.map(({ colour, surface }, i): Fill => {
-    const lit = (direction: number) => (round ? lightened(colour, lightOn(direction)) : colour)
-    const shown = (direction: number) => (far ? shaded(colour) : lit(direction))
-    if (isPlain(surface)) return { along: (angle) => shown(directionOf(angle)), colour: shown(0) }
-    const along = (angle: number) => {
-      used.add(`${i} ${directionOf(angle)}`)
-      return `url(#${id}-${i}-${directionOf(angle)})`
-    }
-    return { along, colour: far ? shaded(colour) : colour }
-  })
-  const items = LieItems({ lie, items: lie[which], fills, far })
   return (
     <>
-      <defs>
-        {[...used].map((each) => {
-          const [i = 0, direction = 0] = each.split(" ").map(Number)
-          const { colour, surface } = said[i]!
-          return (
+      {used.size > 0 && (
+        <defs>
+          {[...used].map(([name, { colour, surface, direction }]) => (
             <SurfacePattern
-              key={each}
-              id={`${id}-${i}-${direction}`}
-              surface={surface!}
-              colour={round ? lightened(colour, lightOn(direction)) : colour}
+              key={name}
+              id={name}
+              surface={surface}
+              textures={textures}
+              colour={colour}
               width={lie.width}
               degrees={degreesOf(direction)}
-              shade={far}
             />
-          )
-        })}
-      </defs>
-      {items}
+          ))}
+        </defs>
+      )}
+      <Marks printed={printed} width={lie.width} />
     </>
   )
 })

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react"
 import type { Drawing } from "../keep/client"
 import { fractionGlyphs } from "./fractions"
-import type { Sizing } from "./Sheet"
+import type { Sizing } from "./byHand"
 
 interface Props {
   drawing: Drawing
@@ -57,7 +57,7 @@ function Said({
       role="button"
       tabIndex={0}
       aria-label={`${label}: ${text}. Change it here`}
-      className="size-on-line"
+      className="cursor-text underline decoration-dotted underline-offset-[0.2em]"
       onClick={(event) => type(event.currentTarget.closest("text")!)}
       onKeyDown={(event) => {
         if (event.key === "Enter" || event.key === " ") {

@@ -1,7 +1,7 @@
 import { useRef } from "react"
 import type { Drawing } from "../keep/client"
 import { fractionGlyphs } from "./fractions"
-import type { Place, Placing, Spot } from "./Sheet"
+import type { Place, Placing, Spot } from "./byHand"
 
 type Point = [number, number]
 

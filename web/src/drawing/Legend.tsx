@@ -1,7 +1,6 @@
 import { memo } from "react"
 import { Eye, EyeOff } from "lucide-react"
 import type { Lie, Material, WorkedPlan } from "../keep/client"
-import { isMore } from "./Covered"
 import { colourOf } from "./Textures"
 
 interface Props {
@@ -12,6 +11,8 @@ interface Props {
   onPoint: (index: number | undefined) => void
   onHide: (layer: string, away: boolean) => void
 }
+
+const AWAY = "text-quiet line-through"
 
 /** What is drawn, and in what colours; pointing at it fades the others, and every layer can be hidden. */
 export const Legend = memo(function Legend({ worked, materials, hidden, onPoint, onHide }: Props) {
@@ -26,19 +27,19 @@ export const Legend = memo(function Legend({ worked, materials, hidden, onPoint,
           <li key={`${lie.layer} ${lie.key}`} className="flex items-start gap-1">
             <button
               type="button"
-              className={`legend-entry ${away ? "text-quiet line-through" : ""}`}
+              className={`flex cursor-pointer items-center gap-2 py-0.5 text-left ${away ? AWAY : ""}`}
               onMouseEnter={() => onPoint(index)}
               onMouseLeave={() => onPoint(undefined)}
               onFocus={() => onPoint(index)}
               onBlur={() => onPoint(undefined)}
             >
-              <Colours lie={lie} materials={materials} more={isMore(lies, index)} />
+              <Colours lie={lie} materials={materials} />
               {wordsFor(lie)}
             </button>
             {first && (
               <button
                 type="button"
-                className="hide-button"
+                className="ml-auto grid h-6 w-6 cursor-pointer place-items-center text-quiet"
                 aria-pressed={away}
                 aria-label={`Hide ${wordsFor(lie)}`}
                 onClick={() => onHide(lie.layer, !away)}
@@ -55,7 +56,7 @@ export const Legend = memo(function Legend({ worked, materials, hidden, onPoint,
 
 const wordsFor = (lie: Lie) => (lie.front.length > 0 ? `${lie.front.length} ${lie.what}` : `${lie.what}, behind`)
 
-function Colours({ lie, materials, more }: { lie: Lie; materials: Material[]; more: boolean }) {
+function Colours({ lie, materials }: { lie: Lie; materials: Material[] }) {
   return (
     <span className="flex shrink-0">
       {(lie.materials.length > 0 ? lie.materials.slice(0, 3) : [""]).map((id) => (
@@ -63,7 +64,9 @@ function Colours({ lie, materials, more }: { lie: Lie; materials: Material[]; mo
           key={id}
           className="h-3 w-5 rounded-full border border-neutral/60 not-first:-ml-2"
           style={{
-            background: more ? "var(--color-primary)" : colourOf(materials.find((material) => material.id === id)),
+            background: lie.more
+              ? "var(--color-primary)"
+              : colourOf(materials.find((material) => material.id === id)),
           }}
         />
       ))}

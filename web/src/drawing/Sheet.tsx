@@ -1,57 +1,26 @@
-import { useCallback, useRef, useState } from "react"
+import { useCallback, useId, useRef, useState, type PointerEvent } from "react"
 import type { Bare, Material, Plan, WorkedPlan } from "../keep/client"
-import { useBare } from "../keep/queries"
+import { useDeclarations } from "../keep/queries"
+import { useQuestion } from "../keep/useQuestion"
 import { Covered } from "./Covered"
 import { CutThrough } from "./CutThrough"
 import { Handles } from "./Handles"
 import { Dimensions, Gaps } from "./Dimensions"
+import { Tabs } from "../pieces/Tabs"
 import { SizeField } from "./SizeField"
 import { TapeLaid } from "./TapeLaid"
+import type { Placing, Sizing } from "./byHand"
 import { drawingSays } from "./drawingSays"
 import { fractionGlyphs } from "./fractions"
+import { pieceAt } from "./pieceAt"
 import { Legend } from "./Legend"
 
 type View = "front" | "back" | "cut"
-const views: { view: View; says: string }[] = [
-  { view: "front", says: "Front" },
-  { view: "back", says: "Back" },
-  { view: "cut", says: "Cut through" },
+const views: { key: View; says: string }[] = [
+  { key: "front", says: "Front" },
+  { key: "back", says: "Back" },
+  { key: "cut", says: "Cut through" },
 ]
-
-const SIDE_CHOSEN = "border-primary font-semibold"
-const SIDE_OTHER = "border-transparent text-quiet"
-
-/** What can be sized on the drawing itself. */
-export interface Sizing {
-  /** The size or string that the maker is at. */
-  measuring?: string
-  /** What each size is called, by its place; only these can be typed. */
-  labels: Record<string, string>
-  problem: (about: string) => string | undefined
-  onSize: (about: string, text: string) => void
-}
-
-/** An hour, a length from the start of an open form, or the middle of the opening. */
-export type Place = number | "middle"
-
-/** Something that has its place: by the clock, or on an open form how far from its start (`along`). */
-export interface Spot {
-  layer: string
-  option: "at" | "from" | "to"
-  says: string
-  at: Place
-  along?: boolean
-  /** Whether it can hang in the middle of the opening. */
-  middle?: boolean
-}
-
-/** What can be put at its place on the drawing itself. */
-export interface Placing {
-  spots: Spot[]
-  onPlace: (layer: string, option: string, at: Place) => void
-  /** Whether gaps are pointed at besides. */
-  gaps: boolean
-}
 
 /** The drawing on its own paper: to scale, live, with its dimension lines and the gaps that show. */
 export function Sheet({
@@ -68,8 +37,9 @@ export function Sheet({
   placing?: Placing
 }) {
   const [looking, setLooking] = useState(false)
-  const bare = useBare(looking && plan?.layers?.length ? plan : undefined).data
+  const bare = useQuestion("/ask/bare", looking && plan?.layers?.length ? plan : undefined).data
   const paper = useRef<HTMLDivElement>(null)
+  const panel = useId()
   const [typing, setTyping] = useState<{ about: string; left: number; top: number }>()
   const type = (about: string, place: DOMRect) => {
     const frame = paper.current!.getBoundingClientRect()
@@ -95,20 +65,7 @@ export function Sheet({
       className="relative flex min-h-80 flex-col rounded border border-base-300 bg-base-200 lg:min-h-0"
     >
       <div className="flex items-center px-4 pt-2">
-        <div role="tablist" aria-label="Side of the drawing" className="flex gap-5">
-          {views.map((each) => (
-            <button
-              key={each.view}
-              role="tab"
-              type="button"
-              aria-selected={view === each.view}
-              onClick={() => setView(each.view)}
-              className={"side-tab " + (view === each.view ? SIDE_CHOSEN : SIDE_OTHER)}
-            >
-              {each.says}
-            </button>
-          ))}
-        </div>
+        <Tabs label="Side of the drawing" tabs={views} chosen={view} panel={panel} onChoose={setView} />
         {plan && view !== "cut" && worked.drawing.layers.length > 0 && (
           <label className="ml-auto flex items-center gap-2 text-sm">
             <input
@@ -126,7 +83,13 @@ export function Sheet({
           {bareSays(bare)}
         </p>
       )}
-      <div ref={paper} className="relative min-h-0 flex-1 p-2">
+      <div
+        ref={paper}
+        id={panel}
+        role="tabpanel"
+        aria-label={views.find(({ key }) => key === view)!.says}
+        className="relative min-h-0 flex-1 p-2"
+      >
         {view === "cut" ? (
           <CutThrough drawing={drawing} girth={answer("girth")} face={answer("face")} />
         ) : (
@@ -182,28 +145,48 @@ function Plane({ worked, materials, side, pointed, hidden, sizing, placing, gaps
     Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
   const box = [left - letter * 6.5, top - letter * 1.2, right - left + letter * 13, bottom - top + letter * 4.4]
   const says = drawingSays(worked, materials, side)
+  const looks = useDeclarations().data?.lies
+  const [piece, setPiece] = useState("")
+  const point = ({ clientX, clientY, currentTarget, pointerType }: PointerEvent<SVGSVGElement>) => {
+    const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(currentTarget.getScreenCTM()!.inverse())
+    const found =
+      pointerType === "mouse" && looks && pieceAt(drawing.layers, looks, side, hidden, [side === "back" ? -x : x, y])
+    setPiece(found ? `${found.lie.what}: ${found.number} of ${found.lie[side].length}` : "")
+  }
   return (
-    <svg
-      viewBox={box.join(" ")}
-      className="own-layer h-full w-full max-sm:h-80"
-      role={sizing || placing?.spots.length ? "group" : "img"}
-      aria-label={says}
-    >
-      <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} hidden={hidden} />
-      {sizing?.measuring && (
-        <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />
+    <>
+      <svg
+        viewBox={box.join(" ")}
+        className="own-layer h-full w-full max-sm:h-80"
+        onPointerMove={point}
+        onPointerLeave={() => setPiece("")}
+        role={sizing || placing?.spots.length ? "group" : "img"}
+        aria-label={says}
+      >
+        <Covered drawing={drawing} materials={materials} side={side} pointed={pointed} hidden={hidden} />
+        {sizing?.measuring && (
+          <TapeLaid drawing={drawing} place={sizing.measuring} letter={letter} mirrored={side === "back"} />
+        )}
+        <Dimensions drawing={drawing} letter={letter} sizing={sizing} onType={onType} mirrored={side === "back"} />
+        {bare && (
+          <g fill="var(--color-error)" aria-hidden="true" className="bare-places">
+            {bare.patches.map(([x, y], index) => (
+              <circle key={index} cx={x} cy={y} r={letter * 0.13} />
+            ))}
+          </g>
+        )}
+        {gaps && <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />}
+        {placing && <Handles drawing={drawing} letter={letter} placing={placing} />}
+      </svg>
+      {piece && (
+        <p
+          className="pointer-events-none absolute bottom-2 left-4 rounded bg-base-200 px-2 text-sm text-quiet"
+          aria-hidden="true"
+        >
+          {piece}
+        </p>
       )}
-      <Dimensions drawing={drawing} letter={letter} sizing={sizing} onType={onType} mirrored={side === "back"} />
-      {bare && (
-        <g fill="var(--color-error)" aria-hidden="true" className="bare-places">
-          {bare.patches.map(([x, y], index) => (
-            <circle key={index} cx={x} cy={y} r={letter * 0.13} />
-          ))}
-        </g>
-      )}
-      {gaps && <Gaps drawing={drawing} letter={letter} mirrored={side === "back"} />}
-      {placing && <Handles drawing={drawing} letter={letter} placing={placing} />}
-    </svg>
+    </>
   )
 }
 

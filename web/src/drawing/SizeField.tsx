@@ -1,5 +1,6 @@
 import { useId, useState } from "react"
 import { Prose } from "../pieces/Prose"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   label: string
@@ -35,9 +36,9 @@ export function SizeField({ label, said, place, problem, onSize, onDone }: Props
         }}
       />
       {problem && (
-        <p id={id} role="alert" className="mt-1 bg-base-200 text-sm font-semibold text-error">
+        <Problem small id={id} className="mt-1 bg-base-200">
           <Prose>{problem}</Prose>
-        </p>
+        </Problem>
       )}
     </div>
   )

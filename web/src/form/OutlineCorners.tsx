@@ -1,5 +1,6 @@
 import { useState } from "react"
-import { api, problemsOf } from "../keep/client"
+import { api, saysOf } from "../keep/client"
+import { Problem } from "../pieces/Problem"
 
 type Points = number[][]
 interface Outline {
@@ -24,15 +25,9 @@ export function OutlineCorners({ points, problem, onChange }: Props) {
   const bring = async (file: File | undefined) => {
     if (!file) return
     setSays("Reading…")
-    const { data, error } = await api.POST("/outlines", { body: { svg: await file.text() } })
+    const { data, error } = await api.POST("/ask/outlines", { body: { svg: await file.text() } })
     setFound(data && data.outlines.length > 1 ? data.outlines : [])
-    setSays(
-      data
-        ? `${file.name}: ${outlinesSay(data.outlines.length)}.`
-        : problemsOf(error)
-            .map((each) => each.says)
-            .join(" "),
-    )
+    setSays(data ? `${file.name}: ${outlinesSay(data.outlines.length)}.` : saysOf(error))
     if (data?.outlines[0]) onChange(data.outlines[0].points)
   }
   return (
@@ -98,11 +93,7 @@ export function OutlineCorners({ points, problem, onChange }: Props) {
           }}
         />
       </details>
-      {problem && (
-        <p role="alert" className="text-sm font-semibold text-error">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem small>{problem}</Problem>}
     </div>
   )
 }

@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { answered, api, problemsOf, type Declarations, type Plan } from "../keep/client"
+import { answered, api, saysOf, type Declarations, type Plan } from "../keep/client"
 import { askAgain } from "../keep/keys"
 import { useForms } from "../keep/queries"
 
@@ -23,7 +23,7 @@ export function OwnForms({ plan, shelf, onChoose }: Props) {
     if (!mine) return
     if (mine.units === plan.units) return onChoose(mine.form)
     const other = answered(
-      await api.POST("/units", {
+      await api.POST("/ask/units", {
         body: {
           plan: { format: "crisp-lantern/plan", version: 1, units: mine.units, form: mine.form },
           to: plan.units,
@@ -36,13 +36,7 @@ export function OwnForms({ plan, shelf, onChoose }: Props) {
     const { data, error } = await api.POST("/forms", {
       body: { name: name!.trim(), units: plan.units, form: plan.form },
     })
-    setSaid(
-      data
-        ? `Kept as “${data.name}”.`
-        : problemsOf(error)
-            .map((problem) => problem.says)
-            .join(" "),
-    )
+    setSaid(data ? `Kept as “${data.name}”.` : saysOf(error))
     if (!data) return
     setName(undefined)
     await askAgain(queries, ["forms"])

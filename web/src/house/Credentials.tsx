@@ -1,4 +1,5 @@
 import { useState } from "react"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   /** Whether the account is made by it. */
@@ -52,11 +53,7 @@ export function Credentials({ fresh, login, password, onLogin, onPassword, probl
         />
         Show the password
       </label>
-      {problem && (
-        <p role="alert" className="pt-2 font-semibold text-error">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem className="pt-2">{problem}</Problem>}
     </>
   )
 }

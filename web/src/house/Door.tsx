@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useEffect, useState, type ReactNode } from "react"
 import { useLocation, useNavigate } from "react-router"
-import { answered, api, Refusal, type Account, type Problem } from "../keep/client"
+import { answered, api, Refusal, type Account, type Problem as Said } from "../keep/client"
 import { useAccount } from "../keep/queries"
 import { FIRST, goneTo, workshopHere } from "../keep/workshop"
 import { arrive } from "./arrive"
@@ -10,6 +10,7 @@ import { Join } from "./Join"
 import { Moved } from "./Moved"
 import { SignOut } from "./SignOut"
 import { NewWorkshop } from "./Workshops"
+import { Problem } from "../pieces/Problem"
 
 /** Where the application is open to the house, nobody gets past it who has not signed in. */
 export function Door({ children }: { children: ReactNode }) {
@@ -75,7 +76,7 @@ function SignIn({ first }: { first: boolean }) {
       answered(await api.POST(first ? "/account/first" : "/account/sign-in", { body: { login, password } })),
     onSuccess: () => queries.invalidateQueries(),
   })
-  const problems: Problem[] = come.error instanceof Refusal ? come.error.problems : []
+  const problems: Said[] = come.error instanceof Refusal ? come.error.problems : []
   return (
     <form
       onSubmit={(event) => {
@@ -136,11 +137,7 @@ function Pairing({ token }: { token: string }) {
       <p className="py-2 text-quiet">
         It stays signed in for a month, unless it is shut out in the settings of another device.
       </p>
-      {pair.isError && (
-        <p role="alert" className="font-semibold text-error">
-          {pair.error.message}
-        </p>
-      )}
+      {pair.isError && <Problem>{pair.error.message}</Problem>}
       <p className="pt-4">
         <button
           type="button"

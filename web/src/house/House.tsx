@@ -9,6 +9,7 @@ import { InviteLink } from "./InviteLink"
 import { SignOut } from "./SignOut"
 import { ThisWorkshop } from "./ThisWorkshop"
 import { Workshops } from "./Workshops"
+import { Problem } from "../pieces/Problem"
 
 /** Which devices are in, how another one comes in, and the way out; nothing where nobody has to sign in. */
 export function House() {
@@ -75,9 +76,9 @@ function Pairing() {
         Pair a device
       </button>
       {begin.isError && (
-        <span role="alert" className="pl-3 font-semibold text-error">
+        <Problem inline className="pl-3">
           {begin.error.message}
-        </span>
+        </Problem>
       )}
       {begin.data && (
         <Dialog title="Pair a device" onClose={close}>
@@ -113,11 +114,7 @@ function Password() {
       >
         <Secret label="The password now" complete="current-password" value={password} onChange={setPassword} />
         <Secret label="The new one, twelve letters or more" complete="new-password" value={next} onChange={setNext} />
-        {change.isError && (
-          <p role="alert" className="font-semibold text-error">
-            {change.error.message}
-          </p>
-        )}
+        {change.isError && <Problem>{change.error.message}</Problem>}
         {change.isSuccess && <p role="status">Changed. The other devices have to sign in again.</p>}
         <button type="submit" className="plain-button mt-2" disabled={change.isPending}>
           Change it

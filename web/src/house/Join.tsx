@@ -5,6 +5,7 @@ import { keys } from "../keep/keys"
 import { useAccount } from "../keep/queries"
 import { arrive } from "./arrive"
 import { Credentials } from "./Credentials"
+import { Problem } from "../pieces/Problem"
 
 const roleSays = { maker: "make in it with the others", helper: "help: count at the bench, and tick cuts" }
 
@@ -68,9 +69,7 @@ export function Join({ token }: { token: string }) {
         </div>
       )}
       {account?.login !== undefined && join.isError && (
-        <p role="alert" className="pt-2 font-semibold text-error">
-          {problems || join.error.message}
-        </p>
+        <Problem className="pt-2">{problems || join.error.message}</Problem>
       )}
       <p className="pt-4">
         <button type="submit" className="amber-button min-h-11" disabled={join.isPending}>

@@ -7,6 +7,7 @@ import { Dialog } from "../pieces/Dialog"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { arrive } from "./arrive"
 import { InviteLink } from "./InviteLink"
+import { Problem } from "../pieces/Problem"
 
 type Person = Workshop["people"][number]
 type Invited = Role | "own"
@@ -89,11 +90,7 @@ function People({ workshop, maker }: { workshop: Workshop; maker: boolean }) {
           </li>
         ))}
       </ul>
-      {failed && (
-        <p role="alert" className="pt-2 font-semibold text-error">
-          {failed.message}
-        </p>
-      )}
+      {failed && <Problem className="pt-2">{failed.message}</Problem>}
     </>
   )
 }
@@ -168,11 +165,7 @@ function Leave({ name }: { name: string }) {
       <button type="button" className="link-button" onClick={() => leave.mutate()}>
         Leave {name}
       </button>
-      {leave.isError && (
-        <span role="alert" className="font-semibold text-error">
-          {leave.error.message}
-        </span>
-      )}
+      {leave.isError && <Problem inline>{leave.error.message}</Problem>}
     </p>
   )
 }
@@ -221,11 +214,7 @@ function Delete({ workshop }: { workshop: Workshop }) {
             onChange={(event) => setPassword(event.target.value)}
           />
         </label>
-        {remove.isError && (
-          <p role="alert" className="font-semibold text-error">
-            {remove.error.message}
-          </p>
-        )}
+        {remove.isError && <Problem>{remove.error.message}</Problem>}
         <button type="submit" className="plain-button mt-2" disabled={remove.isPending}>
           Delete it for good
         </button>

@@ -3,6 +3,7 @@ import { useState } from "react"
 import { answered, api } from "../keep/client"
 import { useWorkshops } from "../keep/queries"
 import { arrive } from "./arrive"
+import { Problem } from "../pieces/Problem"
 
 /** The workshops that one is in, into another one, and one of one's own. */
 export function Workshops() {
@@ -67,11 +68,7 @@ export function NewWorkshop() {
       <button type="submit" className="plain-button" disabled={found.isPending}>
         Begin it
       </button>
-      {found.isError && (
-        <span role="alert" className="font-semibold text-error">
-          {found.error.message}
-        </span>
-      )}
+      {found.isError && <Problem inline>{found.error.message}</Problem>}
     </form>
   )
 }

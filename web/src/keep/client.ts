@@ -40,6 +40,9 @@ export type Covering = Schemas["Covering"]
 export type Declarations = Schemas["Declarations"]
 export type Drawing = Schemas["Drawing"]
 export type Lie = Schemas["Lie"]
+export type Look = Schemas["Look"]
+export type Mark = Schemas["Mark"]
+export type Texture = Schemas["Texture"]
 export type CutBar = Schemas["CutBar"]
 export type Bench = Schemas["Bench"]
 export type Step = Schemas["Step"]
@@ -55,6 +58,25 @@ export type TapeFigure = Schemas["TapeFigure"]
 export type Units = Schemas["Units"]
 export type StageKey = Schemas["StageKey"]
 export type MoveKey = Schemas["Move"]
+
+/** Where a question of the contract is asked, what is sent, and what is answered. */
+export type QuestionPath = Extract<keyof paths, `/ask/${string}`>
+type Question<P extends QuestionPath> = paths[P]["post"]
+export type Asked<P extends QuestionPath> =
+  Question<P> extends { requestBody: { content: { "application/json": infer Sent } } } ? Sent : never
+export type Answer<P extends QuestionPath> =
+  Question<P> extends { responses: { 200: { content: { "application/json": infer Said } } } } ? Said : never
+
+/** Asks a question; its problems are thrown. */
+export async function ask<P extends QuestionPath>(path: P, body: Asked<P>, signal?: AbortSignal): Promise<Answer<P>> {
+  const headers = { "content-type": "application/json" }
+  const response = await asked(
+    new Request(`/api${path}`, { method: "POST", headers, body: JSON.stringify(body), signal }),
+  )
+  const answer: unknown = await response.json().catch(() => undefined)
+  if (!response.ok) throw new Refusal(problemsOf(answer), response.status)
+  return answer as Answer<P>
+}
 
 /** What a call that failed had to say, as problems. */
 export class Refusal extends Error {
@@ -83,3 +105,9 @@ export function problemsOf(error: unknown): Problem[] {
     return (error as { problems: Problem[] }).problems
   return [{ at: "", says: "The server did not answer. What is on this screen is kept; try again in a moment." }]
 }
+
+/** The same in one line. */
+export const saysOf = (error: unknown) =>
+  problemsOf(error)
+    .map(({ says }) => says)
+    .join(" ")

@@ -21,12 +21,8 @@ export const keys = {
   ledger: (id: number, units: Units) => ["ledger", id, units] as const,
   forms: () => ["forms"] as const,
   work: (plan?: Plan) => ["work", plan] as const,
-  coverings: (plan?: Plan) =>
-    ["coverings", plan?.form, plan?.units, plan?.quantity, plan?.sureness, plan?.materials] as const,
-  bare: (plan?: Plan) => ["bare", plan?.form, plan?.layers, plan?.materials] as const,
-  advice: (plan?: Plan) => ["advice", plan] as const,
+  question: (path: string, asked: unknown) => ["ask", path, asked] as const,
   adviceOfOccasion: (id: number) => ["occasions", id, "advice"] as const,
-  backwards: (plan: Plan, layer: number, budget: string) => ["backwards", plan, layer, budget] as const,
   photoSizes: (photo: string, taps: unknown) => ["photoSizes", photo, taps] as const,
   shop: () => ["shop"] as const,
   occasions: () => ["occasions"] as const,
@@ -45,11 +41,11 @@ export const touched = {
   /** A wreath's plan was saved. */
   wreath: ["wreaths", "templates", "occasions"],
   /** Something came into the stash, or went. */
-  stash: ["materials", "ledger", "wreaths", "wreath", "coverings", "advice", "occasions"],
+  stash: ["materials", "ledger", "wreaths", "wreath", "ask", "occasions"],
   /** An occasion was saved, or its wreaths were gathered. */
   occasion: ["occasions", "wreaths"],
   /** Something was deleted, or came back. */
-  bin: ["bin", "wreaths", "wreath", "materials", "ledger", "coverings", "occasions"],
+  bin: ["bin", "wreaths", "wreath", "materials", "ledger", "ask", "occasions"],
   /** The maker's own forms, or what is set for all screens. */
   forms: ["forms"],
   settings: ["settings"],

@@ -2,6 +2,7 @@ import { keepPreviousData, queryOptions, useQuery } from "@tanstack/react-query"
 import {
   answered,
   api,
+  ask,
   type ListedWreath,
   type Plan,
   type Problem,
@@ -92,30 +93,12 @@ export interface Work {
   problems: Problem[]
 }
 
-/** Every covering on a plan's form; its own layers only say which material is liked. */
-export const useCoverings = (plan: Plan | undefined) =>
-  useQuery({
-    queryKey: keys.coverings(plan),
-    enabled: plan !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: async ({ signal }) => answered(await api.POST("/coverings", { body: plan!, signal })).coverings,
-  })
-
 /** What came and went of a material. */
 export const useLedger = (id: number, units: Units) =>
   useQuery({
     queryKey: keys.ledger(id, units),
     queryFn: async () =>
       answered(await api.GET("/materials/{id}/ledger", { params: { path: { id }, query: { units } } })).entries,
-  })
-
-/** Where the form still shows under a plan's covering. */
-export const useBare = (plan: Plan | undefined) =>
-  useQuery({
-    queryKey: keys.bare(plan),
-    enabled: plan !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: async ({ signal }) => answered(await api.POST("/bare", { body: plan!, signal })),
   })
 
 /** Wreaths as this device had seen them before this page asked for them. */
@@ -158,22 +141,12 @@ export const useWork = (plan: Plan | undefined, wreath?: number) =>
     staleTime: Infinity,
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => {
-      const ask = async () => answered(await api.POST("/work/try", { body: plan!, signal }))
-      return wreath === undefined ? ask() : latelyOf(`work ${wreath}`, plan!, ask)
+      const asked = () => ask("/ask/try", plan!, signal)
+      return wreath === undefined ? asked() : latelyOf(`work ${wreath}`, plan!, asked)
     },
   })
 
-/** What a wise friend says to a plan that can be made: asked beside the plan, so that it never waits for it. */
-export const useAdvice = (plan: Plan | undefined) =>
-  useQuery({
-    queryKey: keys.advice(plan),
-    enabled: plan !== undefined,
-    gcTime: 60_000,
-    placeholderData: keepPreviousData,
-    queryFn: async ({ signal }) => answered(await api.POST("/advice", { body: plan!, signal })).advice,
-  })
-
-/** The same to all wreaths of an occasion. */
+/** What a wise friend says to all wreaths of an occasion. */
 export const useAdviceOfOccasion = (id: number) =>
   useQuery({
     queryKey: keys.adviceOfOccasion(id),

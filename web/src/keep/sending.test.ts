@@ -47,6 +47,6 @@ describe("a change", () => {
 
 it("a question is asked once, and needs no name", async () => {
   const server = deafFor(1)
-  await expect(send(request("/work/try"), server.ask, atOnce)).rejects.toThrow()
+  await expect(send(request("/ask/try"), server.ask, atOnce)).rejects.toThrow()
   expect(server.names).toEqual([null])
 })

@@ -1,6 +1,5 @@
-/** Questions about a plan change nothing; all other posts happen once, whoever sends them how often. */
-const ASKED = "work|work/try|advice|units|coverings|backwards|bare|outlines|form\\.svg|photo/sizes|occasions/work"
-const QUESTIONS = new RegExp(`/api/(${ASKED}|account/.*)$`)
+/** Questions change nothing; all other posts happen once, whoever sends them how often. */
+const QUESTIONS = /\/api\/(ask|account)\//
 
 /** How long to wait before a change that got no answer is sent again, in milliseconds. */
 const AGAIN = [400, 1600]

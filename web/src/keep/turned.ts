@@ -4,7 +4,7 @@ import { answered, api, type Plan, type Units } from "./client"
 export async function turned(latest: () => Plan, to: Units): Promise<Plan> {
   for (;;) {
     const plan = latest()
-    const next = answered(await api.POST("/units", { body: { plan, to } }))
+    const next = answered(await api.POST("/ask/units", { body: { plan, to } }))
     if (latest() === plan) return next
   }
 }

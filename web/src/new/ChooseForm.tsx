@@ -18,7 +18,7 @@ export function ChooseForm({ declarations, units, onChoose }: Props) {
   const choose = async (form: Form, saidIn: Units) => {
     if (saidIn === units) return onChoose(form)
     const plan = { format: "crisp-lantern/plan", version: 1, units: saidIn, form } as const
-    onChoose(answered(await api.POST("/units", { body: { plan, to: units } })).form)
+    onChoose(answered(await api.POST("/ask/units", { body: { plan, to: units } })).form)
   }
   const shapeOf = (form: Form) => shapes.find(({ name }) => name === form.shape)
   return (

@@ -12,6 +12,7 @@ import { useUnits } from "../pieces/useUnits"
 import { QuickMaterial } from "../stash/QuickMaterial"
 import { ChooseForm } from "./ChooseForm"
 import { SizeForm } from "./SizeForm"
+import { Problem } from "../pieces/Problem"
 
 /**
  * A new wreath: which form, how large, what have you got? Nothing is kept before a covering is chosen, and leaving it
@@ -82,11 +83,7 @@ function Begun({ plan, declarations, onPlan }: BegunProps) {
         onBack={() => (sized ? setSized(false) : onPlan(undefined))}
         onNext={() => setSized(true)}
       />
-      {keep.isError && (
-        <p role="alert" className="font-semibold text-error">
-          {keep.error.message}
-        </p>
-      )}
+      {keep.isError && <Problem>{keep.error.message}</Problem>}
       {sized && (
         <section aria-label="What have you got?" className="-mx-4 pt-3 sm:-mx-6">
           <p className="flex flex-wrap items-baseline gap-4 px-4 sm:px-6">

@@ -9,6 +9,7 @@ import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
 import { CalibrationPlot } from "./CalibrationPlot"
 import { LearnedPlot } from "./LearnedPlot"
+import { Problem } from "../pieces/Problem"
 
 /** What each wreath took against what was planned, and what that teaches. */
 export function NotebookScreen() {
@@ -19,11 +20,7 @@ export function NotebookScreen() {
     <Page title="Notebook" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-6xl px-4 py-4 sm:px-6">
         <h1 className="text-2xl">Notebook</h1>
-        {notebook.isError && (
-          <p role="alert" className="font-semibold text-error">
-            {notebook.error.message}
-          </p>
-        )}
+        {notebook.isError && <Problem>{notebook.error.message}</Problem>}
         {notebook.data && makes.length === 0 && (
           <p className="py-6 text-quiet">
             Finish a wreath at the bench, and what it really took stands here; after a few, the next plan knows.{" "}

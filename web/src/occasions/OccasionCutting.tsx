@@ -5,6 +5,7 @@ import { useStash } from "../keep/queries"
 import { OnlyMakers } from "../pieces/ForMakers"
 import { Prose } from "../pieces/Prose"
 import type { useOccasion } from "./useOccasion"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   worked: WorkedOccasion
@@ -19,11 +20,7 @@ export function Cutting({ worked, occasion }: Props) {
     .filter(({ bars }) => bars.length > 0)
   return (
     <section aria-label="Cut">
-      {occasion.refused && (
-        <p role="alert" className="font-semibold text-error">
-          {occasion.refused}
-        </p>
-      )}
+      {occasion.refused && <Problem>{occasion.refused}</Problem>}
       <p className="no-print flex flex-wrap items-center gap-3 pb-3">
         <OnlyMakers>
           <Taking worked={worked} occasion={occasion} />

@@ -1,14 +1,15 @@
-import type { Field, Problem, WorkedOccasion } from "../keep/client"
+import type { Field, Problem as Said, WorkedOccasion } from "../keep/client"
 import { useDeclarations } from "../keep/queries"
 import { FieldControl } from "../pieces/FieldControl"
 import { MoneyTerms } from "../pieces/MoneyTerms"
 import { dayText, hoursText } from "./days"
 import { Evenings } from "./Evenings"
 import type { OccasionSaid } from "./useOccasion"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   said: OccasionSaid
-  problems: Problem[]
+  problems: Said[]
   keep: (said: OccasionSaid) => void
   worked?: WorkedOccasion
 }
@@ -88,9 +89,9 @@ function Said({ field, value, problem, onChange }: SaidProps) {
         onChange={(event) => onChange(event.target.value || undefined)}
       />
       {problem && (
-        <p role="alert" className="col-span-2 text-sm font-semibold text-error">
+        <Problem small className="col-span-2">
           {problem}
-        </p>
+        </Problem>
       )}
     </div>
   )

@@ -20,6 +20,7 @@ import { Days } from "./OccasionDays"
 import { Gathering } from "./OccasionGathering"
 import { useOccasion, type OccasionSaid } from "./useOccasion"
 import { money } from "../pieces/money"
+import { Problem } from "../pieces/Problem"
 
 type View = "days" | "wreaths" | "buy" | "cut" | "bench"
 type Kept = ReturnType<typeof useOccasion>
@@ -78,9 +79,9 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
         </div>
         {worked && <Figures worked={worked} />}
         {data?.problems.map((problem) => (
-          <p key={problem.at + problem.says} role="alert" className="pt-2 font-semibold text-error">
+          <Problem key={problem.at + problem.says} className="pt-2">
             <Prose>{problem.says}</Prose>
-          </p>
+          </Problem>
         ))}
         {worked?.findings
           .filter(({ code }) => code !== "over_budget")
@@ -200,9 +201,9 @@ function Removing({ id }: { id: number }) {
   return (
     <p className="no-print pt-6">
       {refused && (
-        <span role="alert" className="block font-semibold text-error">
+        <Problem inline className="block">
           {refused}
-        </span>
+        </Problem>
       )}
       <button
         type="button"

@@ -9,6 +9,7 @@ import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { dayText, hoursText } from "./days"
 import { money } from "../pieces/money"
+import { Problem } from "../pieces/Problem"
 
 /** All occasions: their day, how many wreaths, what is to be paid, and by when to buy. */
 export function OccasionsScreen() {
@@ -40,11 +41,7 @@ export function OccasionsScreen() {
             </button>
           </OnlyMakers>
         </div>
-        {(occasions.isError || begin.isError) && (
-          <p role="alert" className="font-semibold text-error">
-            {(occasions.error ?? begin.error)?.message}
-          </p>
-        )}
+        {(occasions.isError || begin.isError) && <Problem>{(occasions.error ?? begin.error)?.message}</Problem>}
         {occasions.data?.length === 0 && (
           <p className="py-6 text-quiet">
             Hang several wreaths on one day: they are bought and cut together, and fitted into your evenings.

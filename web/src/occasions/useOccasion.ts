@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { api, problemsOf, type CutBar, type Occasion, type Units } from "../keep/client"
+import { api, saysOf, type CutBar, type Occasion, type Units } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
 import { outcomeOf, sendLast } from "../keep/outcome"
 import { askForOccasion } from "../keep/queries"
@@ -48,13 +48,7 @@ export function useOccasion(id: number) {
     const { data, error } = sheet
       ? await api.POST("/occasions/{id}/cut", { ...path, body: { cut_sheet: sheet } })
       : await api.POST("/occasions/{id}/uncut", { ...path, body: {} })
-    setRefused(
-      data
-        ? ""
-        : problemsOf(error)
-            .map((problem) => problem.says)
-            .join(" "),
-    )
+    setRefused(data ? "" : saysOf(error))
     await askAgain(queries, touched.stash)
   }
 

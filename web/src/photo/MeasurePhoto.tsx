@@ -9,6 +9,7 @@ import { Prose } from "../pieces/Prose"
 import { shrunk } from "../pieces/shrunk"
 import { TappedPhoto } from "./TappedPhoto"
 import { measurable, nextTarget, tapped, targetsOf, untapped, type Taps, type Target } from "./taps"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   shape: Declarations["forms"]["shapes"][number]
@@ -55,11 +56,7 @@ export function MeasurePhoto({ shape, sheets, units, onUse, onClose }: Props) {
             }}
           />
           {keep.isPending && <p role="status">Reading the photo…</p>}
-          {keep.isError && (
-            <p role="alert" className="font-semibold text-error">
-              {keep.error.message}
-            </p>
-          )}
+          {keep.isError && <Problem>{keep.error.message}</Problem>}
         </>
       )}
       {picture && (
@@ -101,7 +98,9 @@ function Measuring({ picture, shape, sheets, units, onUse }: MeasuringProps) {
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: async () =>
-      answered(await api.POST("/photo/sizes", { body: { photo: picture.id, units, sheet, turned, ...question! } })),
+      answered(
+        await api.POST("/ask/photo-sizes", { body: { photo: picture.id, units, sheet, turned, ...question! } }),
+      ),
   })
   const problems = asked.error instanceof Refusal ? asked.error.problems : asked.error ? problemsOf(asked.error) : []
   const measured = problems.length > 0 || !question ? undefined : asked.data
@@ -151,9 +150,9 @@ function Measuring({ picture, shape, sheets, units, onUse }: MeasuringProps) {
           ))}
         </ul>
         {problems.map((problem) => (
-          <p key={problem.says} role="alert" className="pt-1 font-semibold text-error">
+          <Problem key={problem.says} className="pt-1">
             <Prose>{problem.says}</Prose>
-          </p>
+          </Problem>
         ))}
         {measured && !measured.found && (
           <p className="pt-1 text-sm text-quiet">

@@ -14,6 +14,7 @@ interface Props {
 
 /** Pixels that an arrow key moves the cross by; with Shift, one. */
 const STEP = 12
+const CORNER = "pointer-events-none absolute top-2 h-32 w-32 rounded-full border-2 border-base-content bg-base-100"
 /** How many times the loupe enlarges. */
 const LOUPE = 4
 
@@ -53,7 +54,7 @@ export function TappedPhoto({ picture, taps, target, found, onTap }: Props) {
       <svg
         ref={frame}
         viewBox={`0 0 ${width} ${height}`}
-        className="tapped-photo"
+        className="tapped-photo max-h-[70vh] w-full cursor-crosshair touch-manipulation"
         style={{ aspectRatio: `${width} / ${height}` }}
         tabIndex={0}
         role="application"
@@ -79,7 +80,7 @@ export function TappedPhoto({ picture, taps, target, found, onTap }: Props) {
       {at && (
         <svg
           aria-hidden="true"
-          className={`loupe ${at[0] < width / 2 ? "right-2" : "left-2"}`}
+          className={`${CORNER} ${at[0] < width / 2 ? "right-2" : "left-2"}`}
           viewBox={[at[0] - width / LOUPE / 8, at[1] - width / LOUPE / 8, width / LOUPE / 4, width / LOUPE / 4].join(
             " ",
           )}

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query"
 import { answered, api } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
+import { Problem } from "./Problem"
 
 const WORDS = { wreaths: "wreath", materials: "material", occasions: "occasion" } as const
 type Shelf = keyof typeof WORDS
@@ -27,11 +28,7 @@ export function Deleted({ shelf }: { shelf: Shelf }) {
       <summary className="cursor-pointer py-2 font-semibold">
         Deleted: {bin.length === 1 ? `one ${WORDS[shelf]}` : `${bin.length} ${shelf}`}
       </summary>
-      {back.error && (
-        <p role="alert" className="font-semibold text-error">
-          {back.error.message}
-        </p>
-      )}
+      {back.error && <Problem>{back.error.message}</Problem>}
       <ul className="max-w-3xl">
         {bin.map((each) => (
           <li key={each.id} className="flex items-baseline gap-4 border-b border-base-300 py-1">

@@ -27,7 +27,9 @@ export function Dialog({
       onClose={onClose}
       onClick={(event) => event.target === element.current && element.current?.close()}
     >
-      <div className={`dialog-box modal-box ${WIDTHS[wide ?? "no"]}`}>
+      <div
+        className={`modal-box max-h-[90dvh] border border-base-300 bg-base-200 shadow-none ${WIDTHS[wide ?? "no"]}`}
+      >
         <div className="mb-3 flex items-start gap-4">
           <h2 className="text-xl">{title}</h2>
           <button type="button" className="plain-button ml-auto" onClick={() => element.current?.close()}>

@@ -2,6 +2,9 @@ import { useEffect, useState } from "react"
 import { useLocation } from "react-router"
 import { registerSW } from "virtual:pwa-register"
 
+const ON_TOP =
+  "fixed top-2 left-1/2 z-30 -translate-x-1/2 rounded-field border bg-accent px-4 py-1.5 text-accent-content"
+
 /** Milliseconds after which what is needed without the server is fetched: what the maker wants comes first. */
 const LATER = 15_000
 
@@ -17,7 +20,7 @@ export function NewVersion() {
   }, [])
   if (!take || pathname.endsWith("/bench")) return null
   return (
-    <p role="status" className="new-version no-print">
+    <p role="status" className={`no-print ${ON_TOP}`}>
       A new version is here. What you have saved stays.{" "}
       <button type="button" className="link-button font-semibold" onClick={take}>
         Take it

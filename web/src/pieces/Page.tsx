@@ -5,6 +5,8 @@ import type { Units } from "../keep/client"
 import { OpenChoice } from "./OpenChoice"
 import { chooseTheme, chosenTheme, type Theme } from "./theme"
 
+const HEAD = "flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-base-300 px-4 py-1.5 sm:px-6"
+
 interface Props {
   title: string
   units: Units
@@ -38,7 +40,7 @@ export function Page({ title, units, onUnits, children }: Props) {
   }, [title])
   return (
     <>
-      <header className="page-head no-print">
+      <header className={`no-print ${HEAD}`}>
         <Places />
         <div className="ml-auto flex flex-wrap items-center gap-3">
           <Asides />

@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query"
 import { answered, api } from "../keep/client"
 import { shrunk } from "./shrunk"
+import { Problem } from "./Problem"
 
 interface Props {
   id: string
@@ -39,9 +40,9 @@ export function PictureControl({ id, value, onChange }: Props) {
       )}
       {keep.isPending && <span role="status">Reading…</span>}
       {keep.isError && (
-        <span role="alert" className="basis-full text-sm font-semibold text-error">
+        <Problem inline small className="basis-full">
           {keep.error.message}
-        </span>
+        </Problem>
       )}
     </span>
   )

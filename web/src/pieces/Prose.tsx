@@ -16,7 +16,7 @@ export function Prose({ children }: { children: string }) {
           {text}
         </span>
       ) : (
-        <span className="fraction" key={match.index}>
+        <span className="fraction whitespace-nowrap" key={match.index}>
           {whole && `${whole.trim()}\u2009`}
           <sup>{over}</sup>
           <i>⁄</i>

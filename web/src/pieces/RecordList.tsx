@@ -1,6 +1,7 @@
-import type { Field, Material, Problem } from "../keep/client"
+import type { Field, Material, Problem as Said } from "../keep/client"
 import { FieldControl } from "./FieldControl"
 import type { Choice } from "./Select"
+import { Problem } from "./Problem"
 
 type Record_ = Record<string, unknown>
 interface Props {
@@ -10,7 +11,7 @@ interface Props {
   materials: Material[]
   /** What a field that names a layer can name. */
   layers?: Choice[]
-  problems: Problem[]
+  problems: Said[]
   /** A length as it was understood, by its place. */
   understood: (place: string) => string | undefined
   onChange: (records: Record_[] | undefined) => void
@@ -62,11 +63,7 @@ export function RecordList({ field, place, records, materials, layers, problems,
       <button type="button" className="plain-button mt-1" onClick={() => onChange([...list, {}])}>
         Add a {word}
       </button>
-      {at(place) && (
-        <p role="alert" className="text-sm font-semibold text-error">
-          {at(place)}
-        </p>
-      )}
+      {at(place) && <Problem small>{at(place)}</Problem>}
     </fieldset>
   )
 }

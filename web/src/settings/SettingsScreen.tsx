@@ -8,6 +8,7 @@ import { House } from "../house/House"
 import { ForMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
+import { Problem } from "../pieces/Problem"
 
 /** Currencies that are offered; any other of ISO 4217 can be asked for by its three letters in a plan. */
 const CURRENCIES = ["USD", "EUR", "GBP", "CAD", "AUD", "NZD", "CHF", "SEK", "NOK", "DKK", "PLN", "CZK", "JPY", "INR"]
@@ -70,11 +71,7 @@ export function SettingsScreen() {
           <p className="pt-2 text-sm text-quiet">Saved as soon as you choose.</p>
         </ForMakers>
         <House />
-        {change.isError && (
-          <p role="alert" className="pt-2 font-semibold text-error">
-            {change.error.message}
-          </p>
-        )}
+        {change.isError && <Problem className="pt-2">{change.error.message}</Problem>}
       </main>
     </Page>
   )

@@ -1,13 +1,14 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { Link } from "react-router"
-import { api, problemsOf, type LedgerEntry, type StashMaterial, type Units } from "../keep/client"
+import { api, saysOf, type LedgerEntry, type StashMaterial, type Units } from "../keep/client"
 import { askAgain, touched } from "../keep/keys"
 import { useLedger } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
 import { happenings } from "./happenings"
 import { NewEntry } from "./NewEntry"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   stashed: StashMaterial
@@ -21,8 +22,7 @@ export function LedgerDialog({ stashed, units, onClose }: Props) {
   const entries = useLedger(stashed.id, units).data
   const [said, setSaid] = useState("")
   const refresh = async (error: unknown) => {
-    const problems = error ? problemsOf(error) : []
-    setSaid(problems.map((problem) => problem.says).join(" "))
+    setSaid(error ? saysOf(error) : "")
     await askAgain(queries, touched.stash)
   }
   const undo = async (action: number) => {
@@ -32,11 +32,7 @@ export function LedgerDialog({ stashed, units, onClose }: Props) {
   return (
     <Dialog title={`${stashed.material.name}: where it came from, where it went`} onClose={onClose}>
       <NewEntry stashed={stashed} units={units} onWritten={refresh} />
-      {said && (
-        <p role="alert" className="pb-2 font-semibold text-error">
-          {said}
-        </p>
-      )}
+      {said && <Problem className="pb-2">{said}</Problem>}
       {entries?.length === 0 && <p className="text-quiet">Nothing has come or gone yet.</p>}
       <table className="ledger w-full">
         <caption className="sr-only">Entries, the latest first</caption>

@@ -15,6 +15,7 @@ import { Dialog } from "../pieces/Dialog"
 import { FieldControl } from "../pieces/FieldControl"
 import { put, valueAt } from "../wreath/places"
 import { slug } from "./slug"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   stashed?: StashMaterial
@@ -87,9 +88,7 @@ export function MaterialForm({ stashed, units, kinds, onClose }: Props) {
         }}
       >
         {general.map((problem) => (
-          <p key={problem.says} role="alert" className="font-semibold text-error">
-            {problem.says}
-          </p>
+          <Problem key={problem.says}>{problem.says}</Problem>
         ))}
         {fields
           .filter((field) => field.name !== "id" && field.kind !== "list")

@@ -8,6 +8,7 @@ import { FieldControl } from "../pieces/FieldControl"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { put, valueAt } from "../wreath/places"
 import { slug } from "./slug"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   /** The kinds that will do where it is wanted. */
@@ -64,11 +65,7 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
           save.mutate()
         }}
       >
-        {save.isError && problems.length === 0 && (
-          <p role="alert" className="font-semibold text-error">
-            {save.error.message}
-          </p>
-        )}
+        {save.isError && problems.length === 0 && <Problem>{save.error.message}</Problem>}
         {kinds.length > 1 && (
           <div className="row">
             <span>Kind</span>

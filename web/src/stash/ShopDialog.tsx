@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { api, problemsOf } from "../keep/client"
+import { api, saysOf } from "../keep/client"
 import { useShop, useStash } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
@@ -15,11 +15,7 @@ export function ShopDialog({ onClose }: { onClose: () => void }) {
   const take = async () => {
     const { data, error } = await api.POST("/shop/prices", { body: {} })
     setSaid(
-      data
-        ? `${data.changed} ${data.changed === 1 ? "material has" : "materials have"} new prices.`
-        : problemsOf(error)
-            .map((problem) => problem.says)
-            .join(" "),
+      data ? `${data.changed} ${data.changed === 1 ? "material has" : "materials have"} new prices.` : saysOf(error),
     )
     await queries.invalidateQueries()
   }

@@ -10,6 +10,7 @@ import { MaterialForm } from "./MaterialForm"
 import { StashRow } from "./StashRow"
 import { ShopDialog } from "./ShopDialog"
 import { TakeIn } from "./TakeIn"
+import { Problem } from "../pieces/Problem"
 
 /** What the maker owns or buys, by kind, its lengths on hand to scale. */
 export function StashScreen() {
@@ -43,11 +44,7 @@ export function StashScreen() {
               Add a material
             </button>
           </div>
-          {stash.isError && (
-            <p role="alert" className="font-semibold text-error">
-              {stash.error.message}
-            </p>
-          )}
+          {stash.isError && <Problem>{stash.error.message}</Problem>}
           {stash.data?.length === 0 && (
             <p className="py-6 text-quiet">
               Put in what you own, remnants and all, and every plan knows what need not be bought.

@@ -1,5 +1,6 @@
 import type { Plan, WorkedMaterial, WorkedPlan } from "../keep/client"
-import { useAdvice, useStash } from "../keep/queries"
+import { useStash } from "../keep/queries"
+import { useQuestion } from "../keep/useQuestion"
 import { offerSays } from "../pieces/offerSays"
 import { MoneyTerms } from "../pieces/MoneyTerms"
 import { Working } from "../pieces/Working"
@@ -46,7 +47,7 @@ export function BuyStage(props: StageProps) {
 /** What a wise friend would say before anything is bought, and what is short. */
 function Friend({ plan, worked, problems, declarations, onChange }: StageProps & { worked: WorkedPlan }) {
   const known = knownMaterials(plan, useStash(plan.units).data ?? [])
-  const advice = useAdvice(problems.length === 0 ? plan : undefined).data ?? []
+  const advice = useQuestion("/ask/advice", problems.length === 0 ? plan : undefined).data?.advice ?? []
   const findings = worked.materials.flatMap((material) => material.findings)
   const judgements = [
     ...findings.map((each, i) => ({ ...ofFinding(each, "materials", plan, [], []), key: `${each.at}.${i}` })),

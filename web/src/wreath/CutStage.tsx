@@ -7,6 +7,7 @@ import { useIsMaker } from "../keep/queries"
 import { useSheetsKept } from "../keep/useSheetsKept"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
+import { Problem } from "../pieces/Problem"
 
 /** What to cut from what: every length opened as a bar, its cuts in order, to scale. */
 export function CutStage({
@@ -59,11 +60,7 @@ export function CutStage({
           </button>
         </span>
       </div>
-      {refused && (
-        <p role="alert" className="font-semibold text-error">
-          {refused}
-        </p>
-      )}
+      {refused && <Problem>{refused}</Problem>}
       {maker && groups.length > 0 && problems.length === 0 && (
         <p className="no-print flex flex-wrap items-center gap-3 py-2">
           {bench.cut ? (

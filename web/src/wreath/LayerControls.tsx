@@ -1,7 +1,7 @@
 import { useState } from "react"
 import { Link } from "react-router"
 import type { Covering, Field, Material, Plan, PlanLayer, WorkedLayer } from "../keep/client"
-import { useAdvice } from "../keep/queries"
+import { useQuestion } from "../keep/useQuestion"
 import { FieldControl } from "../pieces/FieldControl"
 import { Fold } from "../pieces/Fold"
 import { RecordList } from "../pieces/RecordList"
@@ -19,6 +19,7 @@ import { PartOfWay } from "./PartOfWay"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 import { WorkBackwards } from "./WorkBackwards"
+import { Problem } from "../pieces/Problem"
 
 interface Props extends StageProps {
   layer: PlanLayer
@@ -87,8 +88,8 @@ type Worked = NonNullable<StageProps["worked"]>
 /** What is said of a layer, and of what it is made of; what a wise friend says to it. */
 function Judgements(controls: Controls & { shown: WorkedLayer; worked: Worked }) {
   const { plan, problems, declarations, known, place, shown, worked, covering, onChange } = controls
-  const { data, isError } = useAdvice(problems.length === 0 ? plan : undefined)
-  const advice = data ?? []
+  const { data, isError } = useQuestion("/ask/advice", problems.length === 0 ? plan : undefined)
+  const advice = data?.advice ?? []
   // What is only worth knowing waits for the advice, so that nothing moves from under the maker’s hand.
   const waiting = !data && !isError && problems.length === 0
   const own = worked.materials.filter((material) => shown.materials.includes(material.id))
@@ -229,11 +230,7 @@ function Options(controls: Controls) {
             urgent={problems.some((problem) => problem.at.startsWith(`${place}.${record.name}`))}
           >
             <p className="text-sm text-quiet">{record.help}</p>
-            {problemAt(`${place}.${record.name}`) && (
-              <p role="alert" className="text-sm font-semibold text-error">
-                {problemAt(`${place}.${record.name}`)}
-              </p>
-            )}
+            {problemAt(`${place}.${record.name}`) && <Problem small>{problemAt(`${place}.${record.name}`)}</Problem>}
             {record.fields?.map((field) => control(field, `${record.name}.${field.name}`))}
           </Fold>
         ))}

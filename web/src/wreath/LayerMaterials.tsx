@@ -1,6 +1,7 @@
 import { useId, useState } from "react"
 import type { Material, PlanLayer, Units } from "../keep/client"
 import { QuickMaterial } from "../stash/QuickMaterial"
+import { Problem } from "../pieces/Problem"
 
 interface RowProps {
   label: string
@@ -59,9 +60,9 @@ export function MaterialRow({ label, fits, others, value, problem, says, none, a
       </select>
       {adding && open && <QuickMaterial {...adding} onClose={() => setOpen(false)} />}
       {problem && (
-        <p role="alert" className="col-span-2 text-sm font-semibold text-error">
+        <Problem small className="col-span-2">
           {problem}
-        </p>
+        </Problem>
       )}
     </div>
   )
@@ -141,11 +142,7 @@ export function Mix({ layer, known, problem, onChange }: MixProps) {
           </span>
         ))}
       </span>
-      {problem && (
-        <p role="alert" className="text-sm font-semibold text-error">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem small>{problem}</Problem>}
     </fieldset>
   )
 }

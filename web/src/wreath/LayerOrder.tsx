@@ -12,6 +12,9 @@ import { rectSortingStrategy, SortableContext, sortableKeyboardCoordinates, useS
 import { CSS } from "@dnd-kit/utilities"
 import { GripVertical } from "lucide-react"
 
+const GRIP =
+  "grip grid min-h-9 w-7 cursor-grab touch-none place-items-center text-quiet focus-visible:-outline-offset-3"
+
 interface Props {
   /** The layers in the order in which they are laid. */
   layers: { id: string; says: string }[]
@@ -92,7 +95,7 @@ function Chip({ id, says, place, chosen, onChoose }: ChipProps) {
       className={`layer-chip ${isDragging ? "z-10 border-primary" : ""}`}
       style={{ transform: CSS.Translate.toString(transform), transition }}
     >
-      <button type="button" className="grip" {...attributes} {...listeners} aria-label={`Move ${says}`}>
+      <button type="button" className={GRIP} {...attributes} {...listeners} aria-label={`Move ${says}`}>
         <GripVertical size={16} aria-hidden="true" />
       </button>
       <label>

@@ -1,8 +1,8 @@
-import { useQuery } from "@tanstack/react-query"
 import { useState } from "react"
-import { api, problemsOf, type Plan } from "../keep/client"
-import { keys } from "../keep/keys"
+import { saysOf, type Plan } from "../keep/client"
+import { useQuestion } from "../keep/useQuestion"
 import { Prose } from "../pieces/Prose"
+import { Problem } from "../pieces/Problem"
 
 interface Props {
   plan: Plan
@@ -14,17 +14,11 @@ interface Props {
 export function WorkBackwards({ plan, layer, onTry }: Props) {
   const [open, setOpen] = useState(false)
   const [budget, setBudget] = useState("")
-  const asked = useQuery({
-    queryKey: keys.backwards(plan, layer, budget),
-    enabled: open,
-    queryFn: async ({ signal }) => {
-      const { data, error } = await api.POST("/backwards", {
-        body: { plan, layer, ...(budget.trim() === "" ? {} : { budget: budget.trim() }) },
-        signal,
-      })
-      return data ? { answers: data.answers } : { problems: problemsOf(error) }
-    },
-  }).data
+  const sum = budget.trim()
+  const { data, error } = useQuestion(
+    "/ask/backwards",
+    open ? { plan, layer, ...(sum === "" ? {} : { budget: sum }) } : undefined,
+  )
   return (
     <details className="pt-1" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer py-2 font-semibold">Work backwards</summary>
@@ -41,27 +35,24 @@ export function WorkBackwards({ plan, layer, onTry }: Props) {
           onChange={(event) => setBudget(event.target.value)}
         />
       </div>
-      {asked?.problems?.map((problem) => (
-        <p key={problem.says} role="alert" className="text-sm font-semibold text-error">
-          {problem.says}
-        </p>
-      ))}
+      {error && <Problem small>{saysOf(error)}</Problem>}
       <ul aria-label="Worked backwards">
-        {asked?.answers?.map((answer) => (
-          <li
-            key={answer.key}
-            className="flex items-center justify-between gap-3 border-b border-dotted border-base-300 py-1.5"
-          >
-            <span>
-              <Prose>{answer.says}</Prose>
-            </span>
-            {answer.try && (
-              <button type="button" className="plain-button shrink-0" onClick={() => onTry(answer.try!)}>
-                Use it
-              </button>
-            )}
-          </li>
-        ))}
+        {!error &&
+          data?.answers.map((answer) => (
+            <li
+              key={answer.key}
+              className="flex items-center justify-between gap-3 border-b border-dotted border-base-300 py-1.5"
+            >
+              <span>
+                <Prose>{answer.says}</Prose>
+              </span>
+              {answer.try && (
+                <button type="button" className="plain-button shrink-0" onClick={() => onTry(answer.try!)}>
+                  Use it
+                </button>
+              )}
+            </li>
+          ))}
       </ul>
     </details>
   )

@@ -3,7 +3,7 @@ import { Fragment, useState } from "react"
 import { Link, useParams } from "react-router"
 import { CoveringsView } from "../coverings/CoveringsView"
 import { Sheet } from "../drawing/Sheet"
-import type { Declarations, Material, Plan, Problem, Units, WorkedPlan } from "../keep/client"
+import type { Declarations, Material, Plan, Problem as Said, Units, WorkedPlan } from "../keep/client"
 import { turned } from "../keep/turned"
 import { useDeclarations, useIsMaker, useWork } from "../keep/queries"
 import { ChangedElsewhere } from "../pieces/ChangedElsewhere"
@@ -26,6 +26,7 @@ import { Tape } from "./Tape"
 import { TrimStage } from "./TrimStage"
 import { useUndoKey } from "./useUndoKey"
 import { useWreath } from "./useWreath"
+import { Problem } from "../pieces/Problem"
 
 /** The same list each time, so that nothing is drawn anew for it. */
 const NONE: Material[] = []
@@ -118,7 +119,7 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
 
 interface WorkplaceProps extends OpenProps {
   worked?: WorkedPlan
-  problems: Problem[]
+  problems: Said[]
   /** Why nothing was worked out at all: nobody answered. */
   unworked?: string
 }
@@ -156,11 +157,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
         </div>
       )}
       <div className="min-h-0 lg:overflow-y-auto lg:pr-2" tabIndex={0} role="region" aria-label="Stage">
-        {unworked && (
-          <p role="alert" className="border-l-4 border-error pl-3 font-semibold text-error">
-            {unworked}
-          </p>
-        )}
+        {unworked && <Problem className="border-l-4 border-error pl-3">{unworked}</Problem>}
         {loose.length > 0 && (
           <ul className="border-l-4 border-error pl-3">
             {loose.map((problem) => (

@@ -1,5 +1,5 @@
 import type { Declarations, Plan, Problem, WorkedPlan } from "../keep/client"
-import type { Placing, Sizing } from "../drawing/Sheet"
+import type { Placing, Sizing } from "../drawing/byHand"
 import { wayOptions } from "./along"
 import { put } from "./places"
 

@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { api, problemsOf, type CutBar, type Plan, type Wreath } from "../keep/client"
+import { api, saysOf, type CutBar, type Plan, type Wreath } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
 import { outcomeOf, sendLast } from "../keep/outcome"
 import { askForWreath, noteWreath, wreathSeenBefore } from "../keep/queries"
@@ -51,13 +51,7 @@ export function useWreath(id: number) {
     const { data, error } = sheet
       ? await api.POST("/wreaths/{id}/cut", { ...path, body: { version, cut_sheet: sheet } })
       : await api.POST("/wreaths/{id}/uncut", { ...path, body: { version } })
-    setRefused(
-      data
-        ? ""
-        : problemsOf(error)
-            .map((problem) => problem.says)
-            .join(" "),
-    )
+    setRefused(data ? "" : saysOf(error))
     if (data) {
       document.adopt(data)
       noteWreath(data)

@@ -1,5 +1,5 @@
 import type { Plan, WorkedPlan } from "../keep/client"
-import { duration } from "../coverings/CoveringsView"
+import { duration } from "../pieces/duration"
 import { money, percent } from "../pieces/money"
 
 /** As many can be held beside what is on the table. */

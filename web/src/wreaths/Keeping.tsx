@@ -1,9 +1,10 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { answered, api, problemsOf } from "../keep/client"
+import { answered, api, saysOf } from "../keep/client"
 import { keys } from "../keep/keys"
 import { ownHeaders } from "../keep/workshop"
 import { Backups } from "./Backups"
+import { Problem } from "../pieces/Problem"
 
 type Restored = { restored: Record<string, number>; before: string }
 
@@ -33,11 +34,7 @@ export function Keeping() {
       const done = await restore()
       setSaid(`Restored: ${restoredSays(done)}. What was here before is kept below as a backup.`)
     } catch (error) {
-      setSaid(
-        problemsOf(error)
-          .map((problem) => problem.says)
-          .join(" "),
-      )
+      setSaid(saysOf(error))
     }
     setChosen(undefined)
     await queries.invalidateQueries()
@@ -45,10 +42,10 @@ export function Keeping() {
   return (
     <>
       {backups.data?.failed && (
-        <p role="alert" className="pt-6 font-semibold text-error">
+        <Problem className="pt-6">
           The daily backup failed: {backups.data.failed}. Nothing is lost yet; make room, and it is tried again within
           the hour.
-        </p>
+        </Problem>
       )}
       <details className="no-print pt-6">
         <summary className="cursor-pointer py-2 font-semibold">Everything as one file</summary>

@@ -6,6 +6,7 @@ import { useIsMaker, useSummary } from "../keep/queries"
 import { money } from "../pieces/money"
 import { Prose } from "../pieces/Prose"
 import { Picture } from "./Picture"
+import { Problem } from "../pieces/Problem"
 
 /** One wreath in the list: its picture, what it is, and what becomes of it. */
 export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: string }) {
@@ -114,11 +115,7 @@ function Actions({ wreath }: { wreath: ListedWreath }) {
       >
         Delete
       </button>
-      {failed && (
-        <span role="alert" className="font-semibold text-error">
-          {failed.message}
-        </span>
-      )}
+      {failed && <Problem inline>{failed.message}</Problem>}
     </p>
   )
 }

@@ -10,6 +10,7 @@ import { useUnits } from "../pieces/useUnits"
 import { Keeping } from "./Keeping"
 import { arranged, AT_ONCE, found, groupings, ON_A_PAGE, orders } from "./listing"
 import { WreathRow } from "./WreathRow"
+import { Problem } from "../pieces/Problem"
 
 /** All wreaths, each drawn, with whether the stash is enough and what is to be paid. */
 export function WreathsScreen() {
@@ -28,11 +29,7 @@ export function WreathsScreen() {
             </Link>
           </OnlyMakers>
         </div>
-        {list.isError && (
-          <p role="alert" className="font-semibold text-error">
-            {list.error.message}
-          </p>
-        )}
+        {list.isError && <Problem>{list.error.message}</Problem>}
         {wreaths?.length === 0 && (
           <p className="py-6 text-quiet">
             Pick a form and see it covered, with what to cut, what to buy and what it costs.
@@ -64,11 +61,7 @@ function Example() {
       <span className="text-quiet">
         {load.isPending ? "Loading…" : "Twenty-seven wreaths, a stash and a lantern walk to look round in; made up."}
       </span>
-      {load.isError && (
-        <span role="alert" className="font-semibold text-error">
-          {load.error.message}
-        </span>
-      )}
+      {load.isError && <Problem inline>{load.error.message}</Problem>}
     </p>
   )
 }

@@ -46,7 +46,6 @@ module Lantern
           nil
         end
 
-        # How it differs across.
         def unlike(own, other)
           was, is = [own, other].map { _1.width || _1.diameter }
           return "" if was.nil? || is.nil? || was == is

@@ -93,7 +93,7 @@ module Lantern
             yield
           rescue Plan::Refused => refused
             raise Plan::Refused.new(
-              refused.problems.map { Plan::Problem.new(at: "#{place}.#{_1.at}".delete_suffix("."), says: _1.says) }
+              refused.problems.map { Problem::Entry.new(at: "#{place}.#{_1.at}".delete_suffix("."), says: _1.says) }
             )
           end
 
@@ -103,7 +103,7 @@ module Lantern
             unlike = found.select { |_, same| same.uniq.size > 1 }
             if unlike.any?
               raise Plan::Refused.new(unlike.map { |id, _|
-                Plan::Problem.new(at: "plans",
+                Problem::Entry.new(at: "plans",
                   says: "Two plans mean different things by the material “#{id}”: give one of them another id, or " \
                   "the " \
                     "same sizes, offers and lengths on hand.")

@@ -78,7 +78,6 @@ module Lantern
           [cut.width, cut.length].compact.map { Measure::Length.text(_1, units: @occasion.units) }.join(" by ")
         end
 
-        # What is counted out, as it is.
         def counted(work)
           work.asked.map(&:need).select(&:items?).map do |need|
             taken = Bench::Taken.of(need, work.plan, times: work.plan.quantity)

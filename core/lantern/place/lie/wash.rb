@@ -6,8 +6,7 @@ module Lantern
       # A colour on the form itself: it hides nothing that was to be covered.
       class Wash < Lie
         lie :wash
-
-        def patches(_points) = []
+        looks coat: true
       end
     end
   end

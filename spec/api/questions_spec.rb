@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+# A question is declared in the contract, and everything about it follows from there.
+require_relative "../support/api"
+
+RSpec.describe "Questions", :api, :store do
+  let(:questions) { Server::Contract.of(Server::App::CONTRACT).questions }
+
+  # What may be sent to any of them.
+  def sent(question)
+    document = plan(materials: [rope], layers: [layer("rope_coil", "rope")])
+    case question.answers
+    when "Units" then {plan: document, to: "cm"}
+    when "Backwards" then {plan: document, layer: 0}
+    when "Occasion" then {format: "crisp-lantern/occasion", version: 1, units: "in", plans: [document]}
+    else document
+    end
+  end
+
+  it "are all answered by a class of the core, as the contract says, and need no name to be sent twice" do
+    expect(questions.map(&:answers)).to include("Comparison", "Advice", "Bare")
+    questions.each do |question|
+      expect(Lantern::Ask.const_get(question.answers)).to respond_to(:answer)
+      answer = ask(:post, question.path.delete_prefix("/api"), sent(question))
+      expect([question.path, status, answer["problems"].to_a]).to eq [question.path, 200, []]
+    end
+  end
+
+  it "are all that stands under their address, beside what reads files" do
+    paths = YAML.load_file(Server::App::CONTRACT)["paths"].keys.grep(%r{\A/ask/}).map { "/api#{_1}" }
+    files = %w[/api/ask/outlines /api/ask/form.svg /api/ask/photo-sizes]
+    expect(paths - files).to match_array questions.map(&:path)
+  end
+
+  it "know the stash where they have to" do
+    ask(:post, "/materials", {units: "in", material: rope(id: "yarn", on_hand: ["90 ft"])})
+    compared = ask(:post, "/ask/coverings", plan)["coverings"]
+    expect(compared.find { _1["method"] == "rope_coil" }).to include("suits" => true)
+  end
+
+  it "are answered where they were before, too" do
+    guarded = Server::RequestGuard.new(Server::App.without_sign_in.set(:store, RealStore.store),
+      moved: Server::Contract.of(Server::App::CONTRACT).moved)
+    old, new = %w[/api/bare /api/ask/bare].map do |path|
+      Rack::MockRequest.new(guarded).post(path, :input => JSON.generate(plan), "CONTENT_TYPE" => "application/json",
+        "HTTP_HOST" => "localhost").body
+    end
+    expect(JSON.parse(old)).to include("front").and eq JSON.parse(new)
+    expect(Server::Contract.of(Server::App::CONTRACT).moved.keys).to include("/api/work/try", "/api/occasions/work")
+  end
+end

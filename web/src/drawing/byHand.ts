@@ -1,0 +1,31 @@
+/** What can be sized on the drawing itself. */
+export interface Sizing {
+  /** The size or string that the maker is at. */
+  measuring?: string
+  /** What each size is called, by its place; only these can be typed. */
+  labels: Record<string, string>
+  problem: (about: string) => string | undefined
+  onSize: (about: string, text: string) => void
+}
+
+/** An hour, a length from the start of an open form, or the middle of the opening. */
+export type Place = number | "middle"
+
+/** Something that has its place: by the clock, or on an open form how far from its start (`along`). */
+export interface Spot {
+  layer: string
+  option: "at" | "from" | "to"
+  says: string
+  at: Place
+  along?: boolean
+  /** Whether it can hang in the middle of the opening. */
+  middle?: boolean
+}
+
+/** What can be put at its place on the drawing itself. */
+export interface Placing {
+  spots: Spot[]
+  onPlace: (layer: string, option: string, at: Place) => void
+  /** Whether gaps are pointed at besides. */
+  gaps: boolean
+}
