@@ -136,7 +136,7 @@ module Lantern
 
       def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)
 
-      def money(amount) = Measure::Money.text(amount)
+      def money(amount) = @plan.money_text(amount)
 
       # What is used up by parts is bought whole.
       def whole_ones(count) = (count == count.to_i) ? "" : "#{count.to_f.round(1)}, rounded up"

@@ -42,7 +42,7 @@ module Lantern
       # What one form costs, where the plan says which it is.
       def form_cost
         entry = @work.bill.entries.find { _1.material.id == @plan.form.sizes[:material] }
-        entry ? {"cost" => Measure::Money.text(entry.used / @plan.quantity)} : {}
+        entry ? {"cost" => @plan.money_text(entry.used / @plan.quantity)} : {}
       end
 
       def course = @work.course

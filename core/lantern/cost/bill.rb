@@ -30,7 +30,7 @@ module Lantern
       def terms = plan.money
 
       def to_h
-        money = Measure::Money.method(:text)
+        money = plan.method(:money_text)
         {
           "to_buy" => money.call(to_buy), "used" => money.call(used), "per_wreath" => money.call(per_wreath),
           "left_in_stash" => money.call(left_in_stash),
@@ -64,7 +64,7 @@ module Lantern
 
       def asking
         {"bench_time" => one[:time], "overhead" => one[:overhead], "cost_of_one" => one[:cost],
-         "asking_price" => one[:asking]}.transform_values { Measure::Money.text(_1) }
+         "asking_price" => one[:asking]}.transform_values { plan.money_text(_1) }
       end
 
       def asking_rows

@@ -48,9 +48,9 @@ module Lantern
         only = Cut.cut(@material.with(offers: [offer]), @cutting.demand)
         rate = offer[:price].to_r * unit / size(offer)
         {offer: index, rate:, per: "#{@plan.money_says(money(rate))} #{says}",
-         sale: (Measure::Money.text(offer[:sale_price]) if offer[:sale_price]),
+         sale: (@plan.money_text(offer[:sale_price]) if offer[:sale_price]),
          count: only.short.zero? ? packages(only) : nil,
-         cost: (Measure::Money.text(offer[:price] * packages(only)) if only.short.zero?)}.compact
+         cost: (@plan.money_text(offer[:price] * packages(only)) if only.short.zero?)}.compact
       end
 
       def measure(offer)

@@ -17,8 +17,8 @@ module Lantern
       # @return [Hash, nil] nil when nothing is saved
       def to_h
         return unless worth?
-        {"saves" => Measure::Money.text(saves), "to_buy" => Measure::Money.text(on_sale), "sale" => sale.iso8601,
-         "in_time" => in_time?, "says" => says}
+        {"saves" => Measure::Money.text(saves, currency), "to_buy" => Measure::Money.text(on_sale, currency),
+         "sale" => sale.iso8601, "in_time" => in_time?, "says" => says}
       end
 
       private

@@ -6,12 +6,14 @@ Money.locale_backend = nil
 
 module Lantern
   module Measure
-    # Money is exact: a BigDecimal in the maker's own currency, written with two places. Only sums
-    # are rounded, once, half up, when they are written down.
+    # Money is exact: a BigDecimal in the maker's own currency, written with as many places as that has. Only sums
+    # are rounded, once, half up, when they are written down: here.
     module Money
       # Raised when what was written is not a sum of money.
       Unreadable = Class.new(StandardError)
 
+      # Of a currency that nobody knows.
+      PLACES = 2
       WRITTEN = /\A\d{1,7}(\.\d{1,4})?\z/
 
       module_function
@@ -24,9 +26,11 @@ module Lantern
         BigDecimal(text)
       end
 
-      # @return [String] with two places, rounded half up
-      def text(amount)
-        format("%.2f", amount.round(2, BigDecimal::ROUND_HALF_UP))
+      # @param currency [String] by ISO 4217
+      # @return [String] with the places of its currency, rounded half up
+      def text(amount, currency)
+        places = ::Money::Currency.find(currency)&.exponent || PLACES
+        format("%.#{places}f", amount.round(places, BigDecimal::ROUND_HALF_UP))
       end
 
       # @param currency [String] by ISO 4217
@@ -34,7 +38,7 @@ module Lantern
       def says(amount, currency)
         ::Money.from_amount(amount, currency).format(thousands_separator: "", decimal_mark: ".")
       rescue ::Money::Currency::UnknownCurrency
-        "#{text(amount)} #{currency}"
+        "#{text(amount, currency)} #{currency}"
       end
 
       # @return [Boolean] whether there is such a currency

@@ -15,6 +15,9 @@ module Lantern
       # @return [String] a sum in its currency
       def money_says(amount) = Measure::Money.says(amount, currency)
 
+      # @return [String] as a program reads it
+      def money_text(amount) = Measure::Money.text(amount, currency)
+
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
     end

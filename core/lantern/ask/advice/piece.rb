@@ -13,7 +13,7 @@ module Lantern
         # @return [Hash] ready for JSON
         def to_h(table)
           {"key" => [code, material].compact.join("."), "code" => code, "material" => material,
-           "saves" => (Measure::Money.text(saves) if saves.positive?), "says" => says, "try" => try,
+           "saves" => (table.money_text(saves) if saves.positive?), "says" => says, "try" => try,
            "wreath" => (wreath if table.several?), "look" => (look if look.any?)}.compact
         end
       end

@@ -38,6 +38,8 @@ module Lantern
 
         def money(amount) = Measure::Money.says(amount, @currency)
 
+        def money_text(amount) = Measure::Money.text(amount, @currency)
+
         # How a material is cut for all of them.
         # @return [Cut::Cutting]
         def cutting(material) = (@cuttings ||= {})[material.id] ||= cut(material, @works)

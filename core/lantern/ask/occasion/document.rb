@@ -21,6 +21,8 @@ module Lantern
         # @return [String] a sum in its currency
         def money_says(amount) = Measure::Money.says(amount, currency)
 
+        def money_text(amount) = Measure::Money.text(amount, currency)
+
         def material(id) = materials.find { _1.id == id }
       end
 

@@ -45,8 +45,8 @@ module Lantern
         # What planning together saves over planning one by one.
         def saving
           saved = @batch.one_by_one - @batch.bill.to_buy
-          {"one_by_one" => Measure::Money.text(@batch.one_by_one),
-           "together" => Measure::Money.text(@batch.bill.to_buy), "saved" => Measure::Money.text(saved.abs),
+          {"one_by_one" => @occasion.money_text(@batch.one_by_one),
+           "together" => @occasion.money_text(@batch.bill.to_buy), "saved" => @occasion.money_text(saved.abs),
            "worse" => saved.negative?}
         end
 
@@ -68,7 +68,7 @@ module Lantern
         def budget
           return unless @occasion.budget
           left = @occasion.budget - @batch.bill.to_pay
-          {"budget" => Measure::Money.text(@occasion.budget), "kept" => !left.negative?,
+          {"budget" => @occasion.money_text(@occasion.budget), "kept" => !left.negative?,
            "says" => left.negative? ? "#{money(-left)} over the #{money(@occasion.budget)} it may cost" :
             "#{money(left)} of #{money(@occasion.budget)} to spare"}
         end
