@@ -160,10 +160,8 @@ module Server
     # @param question [Contract::Question]
     # @param beside [Hash{Symbol=>Object}] what it has to know besides what was sent
     def answer_to(question, beside)
-      document = question.document(sent)
-      known, = in_our_currency([document])
-      whole = document.equal?(sent) ? known : sent.merge("plan" => known)
-      settings.answers.ask(question, whole, beside, asker: env["puma.socket"])
+      document, = in_our_currency([question.document(sent)])
+      settings.answers.ask(question, question.with(sent, document), beside, asker: env["puma.socket"])
     rescue Lantern::Plan::Refused => refused
       raise unless question.problems
       JSON.generate(refused.to_h)

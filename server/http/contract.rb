@@ -13,14 +13,19 @@ module Server
     # A question of the core: `answers` is the class of {Lantern::Ask} that answers it, within `seconds` of the
     # processor; `small`, whether it works one plan and is answered where it arrives when that is small; `heavy`,
     # whether it counts against what an account may ask; `problems`, whether what is wrong with what was sent is an
-    # answer too; `beside`, what it has to know besides what is sent.
-    Question = Struct.new(:path, :answers, :seconds, :small, :heavy, :problems, :beside, keyword_init: true) do
+    # answer too; `beside`, what it has to know besides what is sent; `plan`, whether a plan is sent
+    # among other things, under that name, and not by itself.
+    Question = Struct.new(:path, :answers, :seconds, :small, :heavy, :problems, :beside, :plan,
+      keyword_init: true) do
       # @return [Symbol] the last word of its path
       def key = path[/\w+\z/].to_sym
 
       # @param sent [Hash]
       # @return [Hash] what of it is worked
-      def document(sent) = sent["plan"].is_a?(Hash) ? sent["plan"] : sent
+      def document(sent) = plan ? sent["plan"] : sent
+
+      # @return [Hash] what was sent, with another document in it
+      def with(sent, document) = plan ? sent.merge("plan" => document) : document
     end
 
     Route = Struct.new(:who, :heavy)
@@ -66,7 +71,7 @@ module Server
     end
 
     def question(path, about)
-      about && Question.new(path:, small: false, heavy: false, problems: false, beside: [],
+      about && Question.new(path:, small: false, heavy: false, problems: false, plan: false, beside: [],
         **about.transform_keys(&:to_sym))
     end
   end

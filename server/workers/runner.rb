@@ -7,9 +7,9 @@ require_relative "weight"
 module Server
   # Who asks the core: small plans are worked where they arrive, everything heavier aside and within its time.
   class TaskRunner
-    # Seconds of the processor for a plan, and for what works many plans or draws pages.
     CONTRACT = File.expand_path("../openapi.yaml", __dir__)
     private_constant :CONTRACT
+    # Seconds of the processor for a plan, and for what works many plans or draws pages.
     PLAN = 2
     MANY = 10
     WITHIN = Hash.new(MANY).merge(%i[work advised check templates finish_form summary].to_h { [_1, PLAN] },

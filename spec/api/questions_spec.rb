@@ -38,6 +38,14 @@ RSpec.describe "Questions", :api, :store do
     expect(compared.find { _1["method"] == "rope_coil" }).to include("suits" => true)
   end
 
+  it "are as heavy as what is worked, whatever else stands in it" do
+    heavy = plan(layers: Array.new(400) { layer("rope_coil", "rope", id: "layer#{_1}") }).merge("plan" => plan)
+    trying = questions.find { _1.answers == "Try" }
+    expect(Server::Weight.new(trying.document(heavy)).small?).to be false
+    within = questions.find { _1.answers == "Units" }
+    expect(Server::Weight.new(within.document({"plan" => heavy, "to" => "cm"})).small?).to be false
+  end
+
   it "are answered where they were before, too" do
     guarded = Server::RequestGuard.new(Server::App.without_sign_in.set(:store, RealStore.store),
       moved: Server::Contract.of(Server::App::CONTRACT).moved)
