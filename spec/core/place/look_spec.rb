@@ -26,7 +26,8 @@ RSpec.describe Lantern::Place::Look do
     fixture["lies"].each do |each|
       look = Lantern::Place::Lie::KINDS.fetch(each["kind"]).look
       expect(look.to_h).to eq each["look"]
-      printed = Lantern::Place::Look::Print.new(look, each["width"]).of(each["items"], far: each["far"]) { "#{_1}/#{_2}" }
+      print = Lantern::Place::Look::Print.new(look, each["width"])
+      printed = print.of(each["items"], far: each["far"]) { "#{_1}/#{_2}" }
       expect(printed.map { [_1.paint, _1.path] }).to eq each["printed"]
     end
   end
