@@ -11,7 +11,7 @@ module Lantern
       # @return [Hash] ready for JSON
       def work(plan, form, layers)
         scale = Scale.new(plan.units)
-        lies = layers.flat_map(&:lies)
+        lies = layers.flat_map(&:in_place)
         {
           "bounds" => bounds(form, lies, scale),
           "outline_bounds" => bounds(form, [], scale),

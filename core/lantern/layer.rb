@@ -119,20 +119,16 @@ module Lantern
     # @return [Float] time at the bench: that of its steps
     def minutes = course.sum(&:minutes)
 
-    # @return [Float] inches of glue, bead by bead (from memory: a tack is half an inch)
-    def glue = 0.0
-
-    # @return [Float] chenille stems, in whole stems
-    def stems = 0.0
-
-    # @return [Integer] cable ties that no material of the plan is said for
-    def ties_used = 0
-
-    # @return [Integer] pieces of wire to bind with that no material of the plan is said for
-    def wires_used = 0
+    # What it is held with, by its sort: inches of `glue`, bead by bead (from memory: a tack is half an inch), whole
+    # stems of `chenille`, `cable` ties, pieces of `wire` to bind with.
+    # @return [Hash{Symbol=>Numeric}]
+    def fixings = {}
 
     # @return [Array<Place::Lie>] where the strips lie
     def lies = []
+
+    # @return [Array<Place::Lie>] what {#lies} said, worked once
+    def in_place = @in_place ||= lies.freeze
 
     # @return [Array<Place::Gap>] where the form still shows
     def gaps = []

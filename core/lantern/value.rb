@@ -2,7 +2,8 @@
 
 module Lantern
   # Values that never change after they are made: what Ruby 3.2 calls Data, for Ruby 3.1, on its own
-  # Struct, because a plan makes hundreds of them for every key that a maker types.
+  # Struct. A plan makes hundreds of them for every key that a maker types, so that what makes them is
+  # written out for their members.
   #
   #   Point = Value.define(:x, :y) do
   #     def length = Math.hypot(x, y)
@@ -11,19 +12,19 @@ module Lantern
   module Value
     # @return [Class] whose objects take these members by name, answer them, and are frozen
     def self.define(*members, &block)
-      made = Struct.new(*members, keyword_init: true) do
-        def initialize(**given)
-          raise ArgumentError, "missing #{(self.class.members - given.keys).join(", ")}" if given.size < size
-          super
+      made = Struct.new(*members)
+      made.class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
+        # A value is one thing, not the list of its parts.
+        undef_method :to_a
+
+        def initialize(#{members.map { "#{_1}:" }.join(", ")})
+          super(#{members.join(", ")})
           freeze
         end
 
         # A copy with some members changed.
-        def with(**changes) = self.class.new(**self.class.members.to_h { [_1, self[_1]] }, **changes)
-
-        # A value is one thing, not the list of its parts.
-        undef_method :to_a
-      end
+        def with(**changed) = self.class.new(#{members.map { "#{_1}: self.#{_1}" }.join(", ")}, **changed)
+      RUBY
       Class.new(made, &block)
     end
   end

@@ -123,7 +123,7 @@ module Lantern
     end
 
     # @return [Draw::Bare] how much of the form still shows, and where
-    def bare = Draw::Bare.new(form, layers.flat_map(&:lies))
+    def bare = Draw::Bare.new(form, layers.flat_map(&:in_place))
 
     # @return [Array<Place::Template>] what can be printed at its true size
     def templates = Draw::Templates.new(form, layers).to_a

@@ -5,17 +5,17 @@ module Lantern
     # What the steps of a layer hold things with: a sort of tie or wire, how many, and for what. `material` is the one
     # of the plan that it is taken from, when there is one; `layer` is whose steps they are, nobody's where parts are
     # joined.
-    Fixing = Value.define(:sort, :count, :for, :material, :layer) do
+    Fixing = Value.define(:sort, :count, :use, :material, :layer) do
       def initialize(layer: nil, **given) = super
     end
 
     class Fixing
-      # The sorts: how a layer says how many it uses, what one is called, and what of the plan's materials it is.
-      Sort = Value.define(:used, :unit, :suits)
+      # The sorts that are counted: what one is called, and what of the plan's materials it is.
+      Sort = Value.define(:unit, :suits)
       SORTS = {
-        chenille: Sort.new(used: :stems, unit: :stems, suits: ->(each) { each.kind == :tie && each.sort == :chenille }),
-        cable: Sort.new(used: :ties_used, unit: :ties, suits: ->(each) { each.kind == :tie && each.sort == :cable }),
-        wire: Sort.new(used: :wires_used, unit: :wires, suits: ->(each) { each.kind == :wire })
+        chenille: Sort.new(unit: :stems, suits: ->(each) { each.kind == :tie && each.sort == :chenille }),
+        cable: Sort.new(unit: :ties, suits: ->(each) { each.kind == :tie && each.sort == :cable }),
+        wire: Sort.new(unit: :wires, suits: ->(each) { each.kind == :wire })
       }.freeze
       # A wire to bind with (from memory).
       WIRE = 12r
@@ -32,8 +32,8 @@ module Lantern
           joints = form.joints * TIES_TO_JOIN
           joined = joints.positive? ? [of(plan, :cable, joints, "joining the parts")] : []
           joined + layers.flat_map { |layer|
-            SORTS.filter_map { |sort, each|
-              count = layer.public_send(each.used)
+            SORTS.keys.filter_map { |sort|
+              count = layer.fixings.fetch(sort, 0)
               of(plan, sort, count, layer.class.title.downcase, layer.id) if count.positive?
             }
           }
@@ -42,7 +42,7 @@ module Lantern
         private
 
         def of(plan, sort, count, use, layer = nil)
-          new(sort:, count:, for: use, material: plan.materials.find(&SORTS.fetch(sort).suits), layer:)
+          new(sort:, count:, use:, material: plan.materials.find(&SORTS.fetch(sort).suits), layer:)
         end
       end
 
@@ -51,7 +51,7 @@ module Lantern
       # @return [Place::Need, nil] what it asks of the plan's own material
       def need
         return unless material
-        asked = {material: material.id, what: unit.key, of: " for #{self.for}", count:}
+        asked = {material: material.id, what: unit.key, of: " for #{use}", count:}
         material.counted? ? Place::Need.items(**asked) : Place::Need.pieces(**asked, length: WIRE)
       end
 
@@ -64,8 +64,8 @@ module Lantern
 
       # @return [Hash] ready for JSON
       def to_h
-        {"key" => "#{sort}.#{self.for}", "material" => material&.id, "what" => unit.word(count.ceil),
-         "count" => (count == count.to_i) ? count.to_i : count, "for" => self.for}.compact
+        {"key" => "#{sort}.#{use}", "material" => material&.id, "what" => unit.word(count.ceil),
+         "count" => (count == count.to_i) ? count.to_i : count, "for" => use}.compact
       end
     end
   end

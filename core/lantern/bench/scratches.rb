@@ -21,7 +21,7 @@ module Lantern
       end
 
       # Whether a covering goes round the form, behind too.
-      def round? = @layers.any? { |layer| layer.closes && layer.lies.any? { _1.back.any? } }
+      def round? = @layers.any? { |layer| layer.closes && layer.in_place.any? { _1.back.any? } }
 
       # @return [Array<Plan::Finding>]
       def findings

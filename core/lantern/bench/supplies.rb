@@ -22,7 +22,7 @@ module Lantern
       def fixings = @fixings ||= Fixing.all(@plan, @form, @layers)
 
       # Inches of bead, all wreaths.
-      def bead = @layers.sum(&:glue) * @plan.quantity
+      def bead = bead_of_one * @plan.quantity
 
       # Sticks of glue, whole ones: the bead's volume over a stick's.
       # @return [Integer]
@@ -55,7 +55,9 @@ module Lantern
 
       def used(sort) = fixings.select { _1.sort == sort }.sum(&:count)
 
-      def stick_parts = @layers.sum(&:glue) * BEAD**2 / (thickness**2 * STICK_LENGTH)
+      def bead_of_one = @layers.sum { _1.fixings.fetch(:glue, 0.0) }
+
+      def stick_parts = bead_of_one * BEAD**2 / (thickness**2 * STICK_LENGTH)
 
       def glue = @plan.materials.find { _1.kind == :glue }
 

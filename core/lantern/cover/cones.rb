@@ -113,7 +113,7 @@ module Lantern
         }
       end
 
-      def glue = each_layer.sum * 1.0
+      def fixings = {glue: each_layer.sum * 1.0}
 
       def lies = each_layer.each_with_index.map { |count, i|
         Place::Loops.cones(form, id:, material:, count:, layer: i,

@@ -74,8 +74,6 @@ module Lantern
         ]
       end
 
-      def ties_used = ties
-
       def steps
         [step("grid", "Tie the grid in", "Cut it to the opening and tie it to the inside edge, #{ties} ties.",
           count: ties, unit: :ties, move: :tie_on, minutes: ties * 0.6 + 3),
@@ -83,7 +81,7 @@ module Lantern
             count: blooms, unit: :blooms, minutes: blooms * 0.7)]
       end
 
-      def glue = blooms * 0.25
+      def fixings = {glue: blooms * 0.25, cable: ties}
 
       def lies = [Place::Lie::Disc.new(layer: id, unit: :blooms, materials: [material], width: bloom.to_f,
         front: places.map { {points: [_1]} })]

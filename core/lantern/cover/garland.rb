@@ -93,7 +93,7 @@ module Lantern
           count: all_turns, unit: :turns, minutes: 3 + all_turns * 0.7)]
       end
 
-      def glue = 2.0 * strands * 2 + all_turns * 0.25
+      def fixings = {glue: 2.0 * strands * 2 + all_turns * 0.25}
 
       def lies = [Place::Bands.mirrored(form, id:, material:, turns:, strands:, width:)]
     end

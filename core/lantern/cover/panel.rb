@@ -92,10 +92,7 @@ module Lantern
             lays: :panels, minutes: 15 + pleats)]
       end
 
-      def glue = covered.outlines.sum { |points|
-        (points + [points.first]).each_cons(2)
-          .sum { |(ax, ay), (bx, by)| Math.hypot(bx - ax, by - ay) }
-      }
+      def fixings = {glue: edges}
 
       def closes = [Form::Silhouette::Area.new(filled: covered.outlines, open: [])]
 
@@ -110,6 +107,13 @@ module Lantern
         [Place::Template.new(name: "panel", title: "Panel",
           says: "The cloth, with what goes round the edge and the tab.", outlines:)]
       end
+
+      private
+
+      # How long all its edges are.
+      def edges = covered.outlines.sum { |points|
+        [*points, points.first].each_cons(2).sum { |(ax, ay), (bx, by)| Math.hypot(bx - ax, by - ay) }
+      }
     end
   end
 end

@@ -75,7 +75,7 @@ module Lantern
         "under. A hollow-woven ribbon, or one cut on the bias, follows the curve best.",
         count:, unit: :ribs, lays: :strips, minutes: 1 + count * 2.0)]
 
-      def glue = lengths.sum.to_f
+      def fixings = {glue: lengths.sum.to_f}
 
       def lies = [Place::Lie::Line.new(layer: id, unit: :strips, materials: [material], width: width.to_f,
         front: covered.map { {points: _1.path.trace(0.0, step: _1.length / 24)} })]

@@ -96,7 +96,7 @@ module Lantern
         [winding, filling]
       end
 
-      def glue = coil_glue + fillers * 1.0
+      def fixings = {glue: coil_glue + fillers * 1.0}
 
       def closes = form.areas
 

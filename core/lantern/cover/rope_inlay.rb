@@ -107,7 +107,7 @@ module Lantern
           minutes: coil_minutes + repeats * 1.5, pattern: [["over", over], ["under", under]], rounds: "repeat")]
       end
 
-      def glue = coil_glue
+      def fixings = {glue: coil_glue}
 
       def closes = form.areas
 

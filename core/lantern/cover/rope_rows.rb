@@ -106,7 +106,7 @@ module Lantern
           minutes: 2 + row_count * 1.2)]
       end
 
-      def glue = row_count * 2.0
+      def fixings = {glue: row_count * 2.0}
 
       # Between the levels that the rows fill.
       def closes

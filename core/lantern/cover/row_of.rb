@@ -120,7 +120,7 @@ module Lantern
             "first, then fill each quarter.", count:, unit: :pieces, lays: :loops_1, minutes: count * 1.0)]
       end
 
-      def glue = count * 1.0
+      def fixings = {glue: count * 1.0}
 
       def lies
         parts.each_with_index.reject { |part, _| material_of(part).counted? }.flat_map do |part, i|

@@ -61,7 +61,7 @@ module Lantern
         strand.closed? ? points << points.first : points
       end
 
-      def glue = rounds * form.run
+      def fixings = {glue: rounds * form.run}
 
       def lies
         items = (0...rounds).to_a.product(form.path.strands)

@@ -178,7 +178,7 @@ module Lantern
           "strip ends, glue the next on it behind, lapping #{text(JOIN)}."]
       end
 
-      def glue = turns / 3 * 0.5 + 2.0
+      def fixings = {glue: turns / 3 * 0.5 + 2.0}
 
       def closes = form.areas
 

@@ -100,7 +100,7 @@ module Lantern
             end)]
       end
 
-      def glue = turns / 3 * 0.5 + 1.0
+      def fixings = {glue: turns / 3 * 0.5 + 1.0}
 
       def lies
         return [] unless form.stem

@@ -177,7 +177,7 @@ module Lantern
           minutes: 3 + length * SECONDS / 60)]
       end
 
-      def glue = 2.0
+      def fixings = {glue: 2.0}
 
       def closes = form.areas
 

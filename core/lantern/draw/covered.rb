@@ -30,7 +30,7 @@ module Lantern
       # @return [Float, nil] the share that is hidden, 0..1; nil where it does not mean to close anything
       def share
         return unless closes?
-        return 1.0 if @layer.lies.all?(Place::Lie::Wash)
+        return 1.0 if @layer.in_place.all?(Place::Lie::Wash)
         area = whole.area
         area.zero? ? 1.0 : (1 - bare.area / area).clamp(0.0, 1.0)
       end
@@ -75,10 +75,10 @@ module Lantern
         }.reduce(:and)
       end
 
-      def bare = @bare ||= whole.less(Rows.of_patches(@layer.lies.flat_map { _1.covers(:front) }, step))
+      def bare = @bare ||= whole.less(Rows.of_patches(@layer.in_place.flat_map { _1.covers(:front) }, step))
 
       def step
-        @step ||= [@layer.lies.map(&:width).min.to_f / STEPS, height / MOST_ROWS].max
+        @step ||= [@layer.in_place.map(&:width).min.to_f / STEPS, height / MOST_ROWS].max
       end
 
       def height = box[3] - box[1]

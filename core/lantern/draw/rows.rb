@@ -4,10 +4,13 @@ module Lantern
   module Draw
     # Areas on level lines, so many to the inch: on every line, from where to where each reaches. Across the lines they
     # are as exact as what they are made from.
+    #
+    #   square = Place::Polygon.new(corners: [[0, 0], [2, 0], [2, 2], [0, 2]])
+    #   Rows.of_patches([square], 0.5).area   # => 4.0
     class Rows
-      # @return [Hash{Integer=>Array<(Float, Float)>}] the stretches of every line that has any, from left to right,
-      #   none touching the next
-      attr_reader :stretches
+      # @return [Hash{Integer=>Array<Float>}] every line that has any: from, to, from, to and so on, from left to right,
+      #   no stretch touching the next
+      attr_reader :lines
       # @return [Float] from one line to the next, inches
       attr_reader :step
 
@@ -16,12 +19,18 @@ module Lantern
         # @param patches [Array<Place::Stroke, Place::Polygon>]
         # @param step [Float] inches
         def of_patches(patches, step)
-          found = {}
+          begun, ended = {}, {}
           patches.each do |patch|
-            patch.rows(step) { |row, from, to| (found[row] ||= []) << [from, to] }
+            patch.rows(step) do |row, from, to|
+              if (starts = begun[row])
+                starts << from
+                ended[row] << to
+              else
+                begun[row], ended[row] = [from], [to]
+              end
+            end
           end
-          found.each { |row, stretches| found[row] = joined(stretches) }
-          new(found, step)
+          new(begun.to_h { |row, starts| [row, joined(starts, ended[row])] }, step)
         end
 
         # What lies within outlines.
@@ -29,44 +38,58 @@ module Lantern
         # @param step [Float] inches
         def of_outlines(outlines, step) = of_patches(outlines.map { Place::Polygon.new(corners: _1) }, step)
 
-        # Stretches of one line in any order, as those that none touches.
-        # @param stretches [Array<(Float, Float)>]
-        # @return [Array<(Float, Float)>]
-        def joined(stretches)
-          return stretches if stretches.size < 2
-          from = to = nil
-          found = []
-          stretches.sort_by(&:first).each do |left, right|
-            if to && left <= to
-              to = right if right > to
-            else
-              found << [from, to] if to
-              from, to = left, right
-            end
+        # Stretches of one line in any order, as those that none touches. Where as many have ended as have begun there
+        # is a gap, whichever they were, so that beginnings and ends are sorted apart.
+        # @param starts [Array<Float>]
+        # @param ends [Array<Float>]
+        # @return [Array<Float>] from, to, from, to and so on
+        def joined(starts, ends)
+          return [starts[0], ends[0]] if starts.size == 1
+          starts.sort!
+          ends.sort!
+          found = [starts[0]]
+          i, last = 0, starts.size - 1
+          while i < last
+            found << ends[i] << starts[i + 1] if starts[i + 1] > ends[i]
+            i += 1
           end
-          found << [from, to]
+          found << ends[last]
         end
       end
 
-      def initialize(stretches, step)
-        @stretches, @step = stretches, step
+      def initialize(lines, step)
+        @lines, @step = lines, step
       end
 
       # @return [Float] square inches
-      def area = stretches.each_value.sum { |line| line.sum { |from, to| to - from } } * step
+      def area
+        lines.each_value.sum { |line|
+          wide, i = 0.0, 0
+          while i < line.size
+            wide += line[i + 1] - line[i]
+            i += 2
+          end
+          wide
+        } * step
+      end
 
       # Both together.
       # @param other [Rows] on the same lines
       # @return [Rows]
       def and(other)
-        Rows.new(stretches.merge(other.stretches) { |_, own, more| Rows.joined(own + more) }, step)
+        Rows.new(lines.merge(other.lines) { |_, *both|
+          Rows.joined(*both.flat_map { _1.each_slice(2).to_a }.transpose)
+        }, step)
       end
 
       # What of it another leaves bare.
       # @param other [Rows] on the same lines
       # @return [Rows]
       def less(other)
-        Rows.new(stretches.to_h { |row, own| [row, uncovered(own, other.stretches.fetch(row, []))] }, step)
+        Rows.new(lines.to_h { |row, own|
+          others = other.lines[row]
+          [row, others ? uncovered(own, others) : own]
+        }, step)
       end
 
       # Stretches that touch from line to line, together.
@@ -90,20 +113,20 @@ module Lantern
 
       private
 
-      # @return [Array<(Float, Float)>] what is left of some stretches of a line
+      # @return [Array<Float>] what is left of the stretches of a line
       def uncovered(own, others)
-        return own if others.empty?
-        found, i = [], 0
-        own.each do |from, to|
-          i += 1 while i < others.size && others[i][1] <= from
-          j = i
-          while j < others.size && others[j][0] < to
-            left, right = others[j]
-            found << [from, left] if left > from
-            from = right
-            j += 1
+        found, first, i, count = [], 0, 0, others.size
+        while i < own.size
+          from, to = own[i], own[i + 1]
+          first += 2 while first < count && others[first + 1] <= from
+          j = first
+          while j < count && others[j] < to
+            found << from << others[j] if others[j] > from
+            from = others[j + 1]
+            j += 2
           end
-          found << [from, to] if from < to
+          found << from << to if from < to
+          i += 2
         end
         found
       end
@@ -111,8 +134,12 @@ module Lantern
       # Line by line, from left to right.
       # @return [Array<(Integer, Float, Float)>] a line's number, from and to
       def longer(least)
-        stretches.sort.flat_map do |row, line|
-          line.filter_map { |from, to| [row, from, to] if to - from >= least }
+        lines.keys.sort.each_with_object([]) do |row, found|
+          line, i = lines[row], 0
+          while i < line.size
+            found << [row, line[i], line[i + 1]] if line[i + 1] - line[i] >= least
+            i += 2
+          end
         end
       end
     end

@@ -13,9 +13,24 @@ module Lantern
         def at(share) = [inner[0] + (outer[0] - inner[0]) * share, inner[1] + (outer[1] - inner[1]) * share]
       end
 
-      # A part of a leg that bends evenly: from where to where along the path, how long each edge is, and one over
-      # the radius, positive where the outside is the longer side.
-      Run = Value.define(:from, :to, :crowded, :wide, :bend)
+      # A part of a leg that bends evenly: from where to where along the path, how long each edge is, one over the
+      # radius, positive where the outside is the longer side, and the piece of the path that it is of, which begins
+      # so far along.
+      Run = Value.define(:from, :to, :crowded, :wide, :bend, :piece, :begins) do
+        # @param share [Float] how much of the way along it
+        # @param across [Float] from the middle towards the outside
+        # @return [(Float, Float)]
+        def point(share, across, _half) = piece.beside(from + share * (to - from) - begins, across)
+
+        # How much of the wide edge's length the line beside the path has.
+        def spread(across, half)
+          spread = (1 + bend * across) / (1 + bend.abs * half)
+          spread.positive? ? spread : 0.0
+        end
+
+        # The same, farther along.
+        def later(by) = with(from: from + by, to: to + by, begins: begins + by)
+      end
 
       # Between two corners, from where to where along the path both edges are there, how long each is, and its runs.
       Leg = Value.define(:from, :to, :crowded, :wide, :runs) do
@@ -34,9 +49,7 @@ module Lantern
         end
 
         # The same leg, farther along.
-        def later(by)
-          with(from: from + by, to: to + by, runs: runs.map { _1.with(from: _1.from + by, to: _1.to + by) })
-        end
+        def later(by) = with(from: from + by, to: to + by, runs: runs.map { _1.later(by) })
       end
 
       # Over a corner: the point that turns pivot about, the wide edge they fan over as points along it, how long
@@ -61,13 +74,29 @@ module Lantern
 
         # @return [(Float, Float)] the point so much of the way along the edge
         def at(share)
-          left = share * length
-          edge.each_cons(2).zip(steps) do |(a, b), step|
-            return [a[0] + (b[0] - a[0]) * left / step, a[1] + (b[1] - a[1]) * left / step] if left <= step && step > 0
+          left, i = share * length, 0
+          while i < steps.size
+            step = steps[i]
+            if left <= step && step > 0
+              (x, y), (to_x, to_y) = edge[i], edge[i + 1]
+              return [x + (to_x - x) * left / step, y + (to_y - y) * left / step]
+            end
             left -= step
+            i += 1
           end
           edge.last
         end
+
+        # @return [(Float, Float)] the point so much of the way over the corner, so far across the band
+        def point(share, across, half)
+          (x, y), (from_x, from_y) = at(share), pivot
+          out = spread(across, half)
+          [from_x + (x - from_x) * out, from_y + (y - from_y) * out]
+        end
+
+        # How far out from the pivot it is, so far across the band; as much is what a line there has of the wide edge's
+        # length.
+        def spread(across, half) = ((outward ? across : -across) / half + 1) / 2
       end
 
       LOOKS = 24
@@ -98,31 +127,40 @@ module Lantern
 
         # @param far [Float] along the wide edge; past either end of a closed band it goes on round
         # @return [Span]
-        def span(far) = on(*part_at(far))
+        def span(far)
+          part, share = part_at(far)
+          part.is_a?(Fan) ? part.span(share) : square(part.from + share * (part.to - part.from))
+        end
+
+        # The point of such a line that lies so far across the band.
+        # @param far [Float] along the wide edge
+        # @param across [Float] from the middle towards the outside
+        # @return [(Float, Float)]
+        def point(far, across)
+          part, share = part_at(far)
+          part.point(share, across, half)
+        end
 
         # How long the line `across` from the middle of the band is there, for every inch of the wide edge.
         # @param far [Float] along the wide edge
         # @param across [Float] towards the outside
         # @return [Float] none over a corner at the point that turns pivot about
-        def spread(far, across)
-          part, = part_at(far)
-          share = (across / half + 1) / 2
-          return part.outward ? share : 1 - share if part.is_a?(Fan)
-          bend = part.bend
-          [(1 + bend * across) / (1 + bend.abs * half), 0.0].max
-        end
+        def spread(far, across) = part_at(far).first.spread(across, half)
 
         private
 
+        # The run or fan at a place, and how much of it lies before that. Who asks goes along it, so that it is mostly
+        # the one that was asked for before.
         def part_at(far)
           far = closed? ? far % wide : far.clamp(0.0, wide)
-          index = (knots.bsearch_index { _1 > far } || knots.size - 1) - 1
-          [parts[index], ((far - knots[index]) / [knots[index + 1] - knots[index], 1e-12].max).clamp(0.0, 1.0)]
-        end
-
-        def on(part, share)
-          return square(part.from + share * (part.to - part.from)) unless part.is_a?(Fan)
-          part.span(share)
+          near = @near
+          unless near && knots[near] <= far && far < knots[near + 1]
+            @near = near = (knots.bsearch_index { _1 > far } || knots.size - 1) - 1
+          end
+          begins = knots[near]
+          long = knots[near + 1] - begins
+          share = (far - begins) / ((long > 1e-12) ? long : 1e-12)
+          [parts[near], (share > 1.0) ? 1.0 : share]
         end
 
         def parts = @parts ||= legs.zip(after).flat_map { |leg, fan| fan ? [*leg.runs, fan] : leg.runs }
@@ -209,7 +247,7 @@ module Lantern
           begins = @path.start_of(index) + ((index < first) ? @path.length : 0.0)
           start, stop = common(index)
           Run.new(from: begins + start, to: begins + stop, wide: wide_of(index, indices),
-            bend: @path.pieces[index].curvature, crowded: (stop - start) * [1 - bend_of(index), 0.0].max)
+            bend: @path.pieces[index].curvature, piece: @path.pieces[index], begins:, crowded: (stop - start) * [1 - bend_of(index), 0.0].max)
         end
         Leg.new(from: runs.first.from, to: runs.last.to, crowded: runs.sum(&:crowded), wide: runs.sum(&:wide), runs:)
       end

@@ -81,7 +81,7 @@ module Lantern
           look: "Does anything still scratch, or any wire end show?")]
       end
 
-      def glue = 2 * form.run
+      def fixings = {glue: 2 * form.run}
 
       def lies
         points = form.path.trace(0.0, step: form.path.length / 90)

@@ -88,7 +88,7 @@ module Lantern
       end
 
       # Only a ribbon loop is glued, and a cord in holes.
-      def glue = %i[ribbon_loop in_holes].include?(kind) ? 4.0 : 0.0
+      def fixings = {glue: %i[ribbon_loop in_holes].include?(kind) ? 4.0 : 0.0}
 
       def lies
         return [] if own?

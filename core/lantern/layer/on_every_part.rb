@@ -50,16 +50,18 @@ module Lantern
 
       def minutes = course.sum(&:minutes)
 
-      %i[glue stems ties_used wires_used].each { |used| define_method(used) { @layers.sum(&used) } }
+      def fixings = @layers.map(&:fixings).reduce { |all, more| all.merge(more) { _2 + _3 } }
 
       %i[gaps templates].each { |list| define_method(list) { @layers.flat_map(&list) } }
 
       # Each part's own, told apart.
       def lies
         @layers.each_with_index.flat_map { |layer, i|
-          layer.lies.map { |lie| i.zero? ? lie : lie.with(key: :"#{lie.key}_part_#{i + 1}") }
+          layer.in_place.map { |lie| i.zero? ? lie : lie.with(key: :"#{lie.key}_part_#{i + 1}") }
         }
       end
+
+      def in_place = @in_place ||= lies.freeze
 
       def closes = @layers.flat_map { _1.closes || [] }.then { _1.empty? ? nil : _1 }
 

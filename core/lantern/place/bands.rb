@@ -57,15 +57,21 @@ module Lantern
       # shorter across it, and over a corner, more of them lie on one another; but a strip stays as wide as it is.
       def strip(form, strand, turn, places, pitch, width)
         half = width * Math.hypot(1, pitch / form.section.girth) / 2
-        at = ->(place, way) {
-          far, across = (turn + place[0]) * pitch, place[1]
-          reach = way * half / [strand.spread(far, across), NARROWEST].max
-          strand.span(far + reach).at((across / form.half_face + 1) / 2)
-        }
+        ahead, behind = [], []
+        first = last = nil
+        places.each do |share, across|
+          far = (turn + share) * pitch
+          reach = half / [strand.spread(far, across), NARROWEST].max
+          ahead << strand.point(far + reach, across)
+          behind << strand.point(far - reach, across)
+          last = [far, reach / 3.0, across]
+          first ||= last
+        end
         # At either edge of the band a strip's end follows the edge.
-        {points: [*places.map { at.call(_1, 1.0) }, *[1, -1].map { at.call(places.last, _1 / 3.0) },
-          *places.reverse.map { at.call(_1, -1.0) }, *[-1, 1].map { at.call(places.first, _1 / 3.0) }]}
+        {points: [*ahead, *end_of(strand, *last), *behind.reverse, *end_of(strand, *first).reverse]}
       end
+
+      def end_of(strand, far, reach, across) = [strand.point(far + reach, across), strand.point(far - reach, across)]
 
       # Out along the edge that goes ahead, and back along the other; at either edge of the band a strip's end
       # follows the edge.
@@ -87,7 +93,7 @@ module Lantern
         points
       end
 
-      private_class_method :crossing, :strip, :strip_outline
+      private_class_method :crossing, :strip, :end_of, :strip_outline
     end
   end
 end

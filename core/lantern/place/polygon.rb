@@ -23,26 +23,24 @@ module Lantern
       # @yieldparam from [Float]
       # @yieldparam to [Float]
       def rows(step)
-        crossings = Hash.new { |all, row| all[row] = [] }
-        bx, by = corners.last
-        corners.each do |ax, ay|
-          down = by < ay
-          (x, y), (to_x, to_y) = down ? [[bx, by], [ax, ay]] : [[ax, ay], [bx, by]]
-          slope = (to_x - x) / (to_y - y)
-          row = (y / step).ceil
-          while row * step < to_y
-            crossings[row] << [x + (row * step - y) * slope, down ? 1 : -1]
-            row += 1
+        top, bottom = corners.map(&:last).minmax
+        first = (top / step).ceil
+        count = (bottom / step).ceil - first
+        return if count <= 0
+        downs, ups = crossings(step, first, count)
+        i = 0
+        while i < count
+          if (down = downs[i])
+            up = ups[i]
+            if down.is_a?(Array)
+              windings(down.sort!, up.sort!) { |from, to| yield first + i, from, to }
+            elsif down < up
+              yield first + i, down, up
+            elsif up < down
+              yield first + i, up, down
+            end
           end
-          bx, by = ax, ay
-        end
-        crossings.each do |number, list|
-          round, from = 0, nil
-          list.sort.each do |at, way|
-            from = at if round.zero?
-            round += way
-            yield number, from, at if round.zero? && at > from
-          end
+          i += 1
         end
       end
 
@@ -50,6 +48,48 @@ module Lantern
       def box
         xs, ys = corners.transpose
         [xs.min, ys.min, xs.max, ys.max]
+      end
+
+      private
+
+      # Where its sides cross every line, those that run down apart from those that run up: as many of either. Most
+      # lines are crossed by one of each, which stand by themselves.
+      # @return [(Array<Float, Array<Float>, nil>, Array<Float, Array<Float>, nil>)]
+      def crossings(step, first, count)
+        downs, ups = Array.new(count), Array.new(count)
+        bx, by = corners.last
+        corners.each do |ax, ay|
+          there, x, y, to_x, to_y = (by < ay) ? [downs, bx, by, ax, ay] : [ups, ax, ay, bx, by]
+          slope = (to_x - x) / (to_y - y)
+          row = (y / step).ceil
+          while (level = row * step) < to_y
+            at = x + (level - y) * slope
+            i = row - first
+            before = there[i]
+            if before.nil? then there[i] = at
+            elsif before.is_a?(Array) then before << at
+            else there[i] = [before, at]
+            end
+            row += 1
+          end
+          bx, by = ax, ay
+        end
+        [downs, ups]
+      end
+
+      # From where to where more of the one have been passed than of the other.
+      def windings(downs, ups)
+        i = j = round = 0
+        from = nil
+        while i < downs.size || j < ups.size
+          down, up = downs[i], ups[j]
+          way = (up.nil? || (down && down < up)) ? 1 : -1
+          at = (way == 1) ? down : up
+          (way == 1) ? i += 1 : j += 1
+          from = at if round.zero?
+          round += way
+          yield from, at if round.zero? && at > from
+        end
       end
     end
   end

@@ -7,7 +7,7 @@ module Lantern
     # side.
     class Seats
       # A coil: where it crosses the inside edge and where the outside, and where on the inside the next one begins.
-      Seat = Value.define(:inner, :outer, :next)
+      Seat = Value.define(:inner, :outer, :onward)
 
       # Runs of a leg that gape alike: how long their edges are, how many coils of the leg come before them, how many
       # lie on them, which of them a filler comes after, and whether the outside is the wide edge.
@@ -73,7 +73,7 @@ module Lantern
       def middles = seats.map { |seat| seat.inner.zip(seat.outer).map { |a, b| (a + b) / 2 } }
 
       # Behind, on to the next.
-      def back = seats.map { {points: [_1.outer, _1.next]} }
+      def back = seats.map { {points: [_1.outer, _1.onward]} }
 
       # Where there is room on a drawing: so much up for every inch to the right.
       UP = 0.5
@@ -150,7 +150,7 @@ module Lantern
           near, far = stretch.outward ? %i[crowded wide] : %i[wide crowded]
           Seat.new(inner: beside(stretch.along(i + inside, near), -half),
             outer: beside(stretch.along(i + outside, far), half),
-            next: beside(within(stretch, stretch.along(i + 1 + inside, near)), -half))
+            onward: beside(within(stretch, stretch.along(i + 1 + inside, near)), -half))
         end
       end
 
@@ -159,8 +159,8 @@ module Lantern
 
       def over_corner(fan, count) = (0...count).map { |i|
         far, further = [0.5, 1.5].map { fan.at([(i + _1) / count, 1.0].min) }
-        fan.outward ? Seat.new(inner: fan.pivot, outer: far, next: fan.pivot) :
-          Seat.new(inner: far, outer: fan.pivot, next: further)
+        fan.outward ? Seat.new(inner: fan.pivot, outer: far, onward: fan.pivot) :
+          Seat.new(inner: far, outer: fan.pivot, onward: further)
       }
 
       def beside(along, across) = @form.path.beside(along, across)

@@ -135,20 +135,9 @@ module Lantern
           move: (fixing == :glue) ? :tack : :tie_on, look: "Pull at it: does it hold?")]
       end
 
-      def glue = (fixing == :glue) ? count * 1.0 : count * 0.5
-
-      def stems = (fixing == :chenille) ? count * 2.0 : 0.0
-
-      # A swag takes a tie and three wires (common practice).
-      def ties_used
-        return (what == :swag) ? 1 : 0 unless fixing == :ties
-        count * ((what == :pick) ? 1 : 2)
-      end
-
-      def wires_used
-        return 3 if what == :swag
-        return 4 if what == :overlay && fixing != :ties
-        (fixing == :wire) ? count : 0
+      def fixings
+        {glue: (fixing == :glue) ? count * 1.0 : count * 0.5, chenille: (fixing == :chenille) ? count * 2.0 : 0.0,
+         cable: ties, wire: wires}
       end
 
       def lies
@@ -160,6 +149,18 @@ module Lantern
       end
 
       private
+
+      # A swag takes a tie and three wires (common practice).
+      def ties
+        return (what == :swag) ? 1 : 0 unless fixing == :ties
+        count * ((what == :pick) ? 1 : 2)
+      end
+
+      def wires
+        return 3 if what == :swag
+        return 4 if what == :overlay && fixing != :ties
+        (fixing == :wire) ? count : 0
+      end
 
       # Picks and beads that sit on a bow are woven through it.
       def through_a_bow? = beneath&.kind == Bow && what != :sign

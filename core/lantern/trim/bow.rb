@@ -152,10 +152,8 @@ module Lantern
         bow.round_band? ? [making] : [making.with(lays: nil), fixing]
       end
 
-      def glue = bow.round_band? ? 0.0 : 2.0
-
       # Half a stem ties a bow (common practice).
-      def stems = (tie || bow.round_band?) ? 0.0 : 0.5
+      def fixings = bow.round_band? ? {} : {glue: 2.0, chenille: tie ? 0.0 : 0.5}
 
       def lies
         TiedBow.new(form, id:, materials: stack.uniq, at:, bow:, width: [width.to_f, 0.2].max).lies
