@@ -8,20 +8,35 @@ module Lantern
       # @param plan [Plan::Document]
       # @param form [Form::Band]
       # @param layers [Array<Layer>]
+      # @param outline [Hash] what {outline} answers of the form
+      # @param drawn [Array<Hash>] what {lies} answers of each layer
       # @return [Hash] ready for JSON
-      def work(plan, form, layers)
+      def work(plan, form, layers, outline:, drawn:)
         scale = Scale.new(plan.units)
         lies = layers.flat_map(&:in_place)
         {
           "bounds" => bounds(form, lies, scale),
           "outline_bounds" => bounds(form, [], scale),
-          "form" => Outline.form(form, scale),
+          "form" => outline,
           "section" => Outline.section(form, lies, scale),
-          "layers" => [nil, *lies].each_cons(2).map { |before, lie| lie.to_h(scale).merge(more(lie, before)) },
+          "layers" => drawn,
           "gaps" => gaps("gap", layers.flat_map(&:gaps), plan.units),
           "surfaces" => Surfaces.of(plan.materials, scale),
           "dimensions" => form.dimensions.map { dimension(_1, plan, scale) }
         }
+      end
+
+      # The form itself.
+      # @param units [String]
+      # @return [Hash] ready for JSON
+      def outline(form, units) = Outline.form(form, Scale.new(units))
+
+      # Where the pieces of a layer lie.
+      # @param units [String]
+      # @return [Array<Hash>] ready for JSON
+      def lies(layer, units)
+        scale = Scale.new(units)
+        [nil, *layer.in_place].each_cons(2).map { |before, lie| lie.to_h(scale).merge(more(lie, before)) }
       end
 
       # Left, top, right, bottom of all that is drawn.

@@ -36,7 +36,7 @@ module Lantern
 
     attr_reader :form, :said
 
-    # @param plan [Plan::Document]
+    # @param plan [Plan::Seen] as much of the plan as it is worked from
     # @param said [Plan::LayerSaid] what the plan says of it
     # @param form [Form::Band] with the layers below it on
     def initialize(plan:, said:, form:)
@@ -140,18 +140,8 @@ module Lantern
     # @return [Array<Form::Silhouette::Area>, nil]
     def closes = nil
 
-    # How wide a place it may leave bare and still be what it promises; nil where nobody looks for bare places.
-    # @return [Float, nil] inches
-    def accepts = nil
-
-    # What it says of a place that it leaves bare, and the options that mend it.
-    # @param _corner [Boolean] whether the place is at a corner
-    # @return [(String, Hash)]
-    def mend(_corner) = ["close it there", nil]
-
-    # What its maker has to keep to where the material is only just enough.
-    # @return [String, nil] as in "keep the loops to 9 in"
-    def sparing = nil
+    # How many bytes it takes with all that it has worked out, about (from memory).
+    def bytes = 20_000 + in_place.sum(&:bytes)
 
     # When it is fitted: `:first`, before the form is covered, `:last`, after everything else, or in the order
     # of its stage.

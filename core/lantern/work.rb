@@ -14,9 +14,10 @@ module Lantern
   class Work
     class << self
       # @param document [Hash] a plan document as JSON gives it
+      # @param cache [#fetch] of what was worked out before, of plans of the same workshop
       # @return [Work]
       # @raise [Plan::Refused] with every problem found in the plan
-      def read(document) = new(Plan::Document.read(document))
+      def read(document, cache: Cache::None) = new(Plan::Document.read(document, cache:), cache:)
 
       # What wreaths ask of each of some materials, all of them together. The one place where needs are gathered.
       # @param works [Array<Work>]
@@ -38,14 +39,16 @@ module Lantern
 
     # @param plan [Plan::Document]
     # @param share [Rational] how much of every need is asked for; less than all of it to see how far stock goes
-    def initialize(plan, share: 1r)
+    # @param cache [#fetch] of what was worked out before
+    def initialize(plan, share: 1r, cache: Cache::None)
       @plan = plan
       @share = share
+      @cache = cache
     end
 
     # The same plan with some of it changed.
     # @return [Work]
-    def with(**changes) = Work.new(@plan.with(**changes), share: @share)
+    def with(**changes) = Work.new(@plan.with(**changes), share: @share, cache: @cache)
 
     # The same plan with some options of one layer changed.
     # @param index [Integer] which layer
@@ -58,7 +61,7 @@ module Lantern
 
     # The same plan, of whose needs only a share is asked for.
     # @return [Work]
-    def sharing(part) = Work.new(@plan, share: part)
+    def sharing(part) = Work.new(@plan, share: part, cache: @cache)
 
     # @return [Form::Band]
     def form = @plan.form.band
@@ -86,7 +89,7 @@ module Lantern
     def stock
       @stock ||= begin
         demand = Work.demand([self], @plan.materials, sureness: @plan.sureness)
-        @plan.materials.map { |material| Cut.cut(material, demand.fetch(material.id)) }
+        @plan.materials.map { |material| cut(material, demand.fetch(material.id)) }
       end
     end
 
@@ -103,7 +106,7 @@ module Lantern
     def to_buy = Cost::Bill.of(@plan, stock).to_buy
 
     # @return [Hash] where everything lies, to scale, in the plan's units
-    def drawing = @drawing ||= Draw.work(@plan, form, layers)
+    def drawing = @drawing ||= Draw.work(@plan, form, layers, outline:, drawn: layers.flat_map { drawn(_1) })
 
     # The places that are bare, the widest of each layer.
     # @return [Array<Draw::Covered::Patch>]
@@ -112,15 +115,23 @@ module Lantern
     # How a layer covers what it means to close, looked at once.
     # @param layer [Layer]
     # @return [Draw::Covered]
-    def covered(layer) = (@covered ||= {}.compare_by_identity)[layer] ||= Draw::Covered.new(layer)
+    def covered(layer)
+      (@covered ||= {}.compare_by_identity)[layer] ||=
+        @cache.fetch(:covered, layer, bytes: :bytes.to_proc) { Draw::Covered.new(layer).settle }
+    end
 
     # What is to be said of a layer: its own findings, and where it leaves the form bare.
     # @return [Array<Plan::Finding>]
     def findings(layer)
-      told = [*layer.found, *stem_bare(layer)]
+      told = own_findings(layer)
       return told if layer.found.any? { %w[form_shows crowded_fillers].include?(_1.code) }
       [*told, *covered(layer).finding(@plan.units)]
     end
+
+    # What is to be said of a layer before it is looked at how it covers.
+    # @param layer [Layer]
+    # @return [Array<Plan::Finding>]
+    def own_findings(layer) = [*layer.found, *stem_bare(layer)]
 
     # @return [Draw::Bare] how much of the form still shows, and where
     def bare = Draw::Bare.new(form, layers.flat_map(&:in_place))
@@ -148,9 +159,25 @@ module Lantern
 
     private
 
+    # What is asked of a material, and what there is of it, is all that its cutting follows from.
+    def cut(material, demand)
+      @cache.fetch(:cut, material, demand, bytes: :bytes.to_proc) { Cut.cut(material, demand) }
+    end
+
+    def outline
+      @cache.fetch(:outline, form, @plan.units, bytes: ->(_) { form.bytes }) do
+        Draw.outline(form, @plan.units)
+      end
+    end
+
+    # Where a layer lies, as a drawing has it.
+    def drawn(layer)
+      @cache.fetch(:drawn, layer, bytes: ->(_) { layer.in_place.sum(&:bytes) }) { Draw.lies(layer, @plan.units) }
+    end
+
     # Where the parts of a joined form differ, what runs along the band is worked on each.
-    def laid(said, band, way)
-      on = ->(form) { said.kind.new(plan: @plan, said:, form:) }
+    def laid(said, plan, band, way)
+      on = ->(form) { said.kind.new(plan:, said:, form:) }
       return on.call(band) unless way.whole && said.options.key?(:part) && band.differs?
       Layer::OnEveryPart.new(band.members.map(&on))
     end
@@ -170,6 +197,19 @@ module Lantern
         add: dressing && {method: dressing.method_name.to_s, material: layer.material.id})
     end
 
+    # A layer follows from what it sees of the plan, the form under it, and what lies beside it.
+    def settled(said, way, thick, beside)
+      plan = @plan.seen_by(said)
+      meets = beside.map { |other, ends| [other.said, ends] }
+      @cache.fetch(:layer, plan, said, @plan.form.sizes, thick, meets, bytes: :bytes.to_proc) do
+        layer = laid(said, plan, thick.positive? ? way.band.grown(thick) : way.band, way)
+        layer.beside = beside
+        layer.check
+        layer.settle
+        layer
+      end
+    end
+
     # Each layer is worked on the form as the layers below it leave it, and on as much of it as it runs along.
     def worked_layers
       problems = []
@@ -177,11 +217,8 @@ module Lantern
       layers = @plan.layers.filter_map do |said|
         way = Form::Way.of(form, said, units: @plan.units)
         thick = below.sum { |each, other| (way.shared(other) >= UNDER) ? each.thickness : 0.0 }
-        layer = laid(said, thick.positive? ? way.band.grown(thick) : way.band, way)
-        layer.beside = below.select { |_, other| way.meets(other).positive? }
-          .map { |each, other| [each, way.meets(other)] }
-        layer.check
-        layer.settle
+        beside = below.filter_map { |each, other| way.meets(other).then { [each, _1] if _1.positive? } }
+        layer = settled(said, way, thick, beside)
         below << [layer, way]
         layer
       rescue Plan::Refused => refused

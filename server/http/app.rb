@@ -161,7 +161,8 @@ module Server
     # @param beside [Hash{Symbol=>Object}] what it has to know besides what was sent
     def answer_to(question, beside)
       document, = in_our_currency([question.document(sent)])
-      settings.answers.ask(question, question.with(sent, document), beside, asker: env["puma.socket"])
+      settings.answers.ask(question, question.with(sent, document), beside, asker: env["puma.socket"],
+        workshop: settings.workshop || env["lantern.workshop"])
     rescue Lantern::Plan::Refused => refused
       raise unless question.problems
       JSON.generate(refused.to_h)

@@ -14,8 +14,9 @@ module Server
     # processor; `small`, whether it works one plan and is answered where it arrives when that is small; `heavy`,
     # whether it counts against what an account may ask; `problems`, whether what is wrong with what was sent is an
     # answer too; `beside`, what it has to know besides what is sent; `plan`, whether a plan is sent
-    # among other things, under that name, and not by itself.
-    Question = Struct.new(:path, :answers, :seconds, :small, :heavy, :problems, :beside, :plan,
+    # among other things, under that name, and not by itself; `cached`, whether its answer is worked from what was
+    # worked out before for the workshop.
+    Question = Struct.new(:path, :answers, :seconds, :small, :heavy, :problems, :beside, :plan, :cached,
       keyword_init: true) do
       # @return [Symbol] the last word of its path
       def key = path[/\w+\z/].to_sym
@@ -71,7 +72,8 @@ module Server
     end
 
     def question(path, about)
-      about && Question.new(path:, small: false, heavy: false, problems: false, plan: false, beside: [],
+      about && Question.new(path:, small: false, heavy: false, problems: false, plan: false, cached: false,
+        beside: [],
         **about.transform_keys(&:to_sym))
     end
   end

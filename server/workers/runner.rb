@@ -41,11 +41,12 @@ module Server
     # @param question [Contract::Question]
     # @param sent [Hash]
     # @param beside [Hash{Symbol=>Object}] what it has to know besides
+    # @param workshop [Object] whose plans it is about
     # @raise [Lantern::Plan::Refused] when it cannot be, or when there was not time enough
     # @raise [WorkerPool::Busy, WorkerPool::Gone, WorkerPool::Failed]
-    def ask(question, sent, beside = {}, asker: nil)
+    def ask(question, sent, beside = {}, workshop: nil, asker: nil)
       weight = Weight.new(question.document(sent))
-      given = [:question, sent, question.answers, beside]
+      given = [:question, sent, question.answers, beside, ([workshop] if question.cached)]
       return WorkerPool::Tasks.call(*given) if @pool.nil? || question.small && weight.small?
       @pool.call(*given, within: @within[question.key], asker:)
     rescue WorkerPool::Overdue

@@ -11,6 +11,12 @@ module Server
     module Tasks
       # Pixels across a picture in a list: twice what is seen, for screens that have as many.
       THUMBNAIL = 256
+      # What was worked out before is kept of so many workshops in a process; that of the one that asked longest ago
+      # goes.
+      WORKSHOPS = 3
+
+      CACHES, CACHES_LOCK = {}, Mutex.new
+      private_constant :CACHES, :CACHES_LOCK
 
       class << self
         # Everything that a task needs, so that no worker loads it.
@@ -42,7 +48,22 @@ module Server
         # A question that the contract declares.
         # @param answers [String] which class of the core answers it
         # @param beside [Hash{Symbol=>Object}] what it has to know besides
-        def question(sent, answers, beside) = JSON.generate(Lantern::Ask.const_get(answers).answer(sent, **beside))
+        # @param cached [Array(Object), nil] the workshop of which what was worked out before is kept, if it is
+        def question(sent, answers, beside, cached = nil)
+          beside = beside.merge(cache: cache_of(*cached)) if cached
+          JSON.generate(Lantern::Ask.const_get(answers).answer(sent, **beside))
+        end
+
+        # What was worked out before of a workshop's plans, and of nobody else's.
+        # @param workshop [Object] what tells it from others
+        # @return [Lantern::Cache]
+        def cache_of(workshop)
+          CACHES_LOCK.synchronize do
+            CACHES[workshop] = CACHES.delete(workshop) || Lantern::Cache.new
+            CACHES.shift while CACHES.size > WORKSHOPS
+            CACHES[workshop]
+          end
+        end
 
         def work(plan) = JSON.generate(Lantern.work(plan))
 

@@ -11,15 +11,25 @@ module Lantern
         @plan = work.plan
       end
 
+      # Everything.
       # @return [Hash]
       def to_h
+        coverage = Coverage.new(@work)
+        first.merge("layers" => @work.layers.map { layer(_1).merge(coverage.layer(_1)) }, "stages" => coverage.stages,
+          "drawing" => drawing.merge("gaps" => drawing["gaps"] + coverage.gaps))
+      end
+
+      # What typing changes first: everything but what follows from where the strips lie ({Coverage}). A stage whose
+      # layers close something is not said to be settled, nor that it is not.
+      # @return [Hash]
+      def first
         {
           "format" => "crisp-lantern/worked-plan", "version" => Plan::Document::VERSION,
           "name" => @plan.name, "units" => @plan.units, "currency" => @plan.currency,
           "quantity" => @plan.quantity, "sureness" => @plan.sureness,
           "lengths" => @plan.lengths.transform_values { Measure::Length.exact_text(_1, units: @plan.units) },
           "form" => Measured.new(@work.form, @plan.units).to_h.merge(form_cost),
-          "layers" => @work.layers.map { layer(_1) },
+          "layers" => @work.layers.map { layer(_1).merge("findings" => @work.own_findings(_1).map(&:to_h)) },
           "materials" => stockpiles.map(&:to_h),
           "cost" => @work.bill.to_h, "cost_working" => @work.bill.working.map(&:to_h),
           "tape" => Tape.new(@work).figures, "stages" => stages,
@@ -33,11 +43,7 @@ module Lantern
 
       private
 
-      # With the places that are bare pointed at.
-      def drawing
-        bare = Draw.bare(@work.bare_places, @plan.units)
-        @work.drawing.merge("gaps" => @work.drawing["gaps"] + bare)
-      end
+      def drawing = @work.drawing
 
       # What one form costs, where the plan says which it is.
       def form_cost
@@ -49,19 +55,16 @@ module Lantern
 
       def stockpiles = @stockpiles ||= @work.bill.entries.map { Stockpile.new(_1, @plan) }
 
+      # What it says of itself, whatever it covers; worked once.
       def layer(layer)
-        covered = @work.covered(layer)
-        {
+        (@layers ||= {}.compare_by_identity)[layer] ||= {
           "id" => layer.id, "method" => layer.class.method_name.to_s, "title" => layer.class.title,
           "stage" => layer.class.stage.key.to_s, "materials" => layer.materials.map(&:id),
           "settings" => settings(layer), "figures" => figures(layer),
           "needs" => layer.required.map { _1.to_h(@plan.units) }, "minutes" => layer.minutes.round(1),
-          "covered" => covered.share&.round(4), "bare" => covered.places.map { _1.to_h(scale) },
-          "findings" => @work.findings(layer).map(&:to_h), "working" => [*layer.working, *learned(layer)].map(&:to_h)
-        }.compact
+          "working" => [*layer.working, *learned(layer)].map(&:to_h)
+        }
       end
-
-      def scale = @scale ||= Draw::Scale.new(@plan.units)
 
       def figures(layer)
         numbers = layer.figures
@@ -87,25 +90,11 @@ module Lantern
         value.to_s if value.is_a?(Numeric) || value.is_a?(Symbol)
       end
 
-      # Which stages have nothing left to settle. Whether it was made, the plan does not know.
-      def stages = Stage::ALL.keys.to_h { |key| [key.to_s, settled?(key)] }
-
-      def settled?(key)
-        case key
-        when :form then @work.form.findings.none? { _1.level == :warn }
-        when :hang then @work.layers.any?(&:hangs?) && layers_settled?(key)
-        when :cut then needed? && @work.enough?
-        when :buy then needed? && @work.enough? && @work.bill.to_buy.zero?
-        when :bench then false
-        else layers_settled?(key)
-        end
-      end
-
-      def needed? = @work.bill.needed.any?
-
-      def layers_settled?(key)
-        own = @work.layers.select { _1.class.stage.key == key }
-        own.any? && own.flat_map { @work.findings(_1) }.none? { %i[stop warn].include?(_1.level) }
+      # Those that wait for nothing.
+      def stages
+        waiting = @work.layers.select(&:closes).map { _1.class.stage.key }
+        coverage = Coverage.new(@work)
+        (Stage::ALL.keys - waiting).to_h { |key| [key.to_s, coverage.settled?(key)] }
       end
     end
   end

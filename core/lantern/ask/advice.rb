@@ -21,7 +21,7 @@ module Lantern
         # @param sale [String, nil] the day of the next sale
         # @return [Array<Hash>] ready for JSON
         # @raise [Plan::Refused]
-        def on_plan(document, **known) = on_work(Work.read(document), document, **known)
+        def on_plan(document, **known) = on_work(Work.read(document, cache: Cache.new), document, **known)
 
         # The same of a plan that is read already.
         # @param work [Work]

@@ -30,7 +30,7 @@ module Lantern
       # @param budget [BigDecimal, nil] what may be spent; nil to buy nothing
       # @raise [Plan::Refused]
       def initialize(document, layer:, budget: nil)
-        @work = Work.read(document)
+        @work = Work.read(document, cache: Cache.new)
         @plan = @work.plan
         unless layer.between?(0, @plan.layers.size - 1)
           raise Plan::Refused.at("layer", "There is no layer #{layer + 1} in this plan.")

@@ -12,6 +12,15 @@ module Lantern
       class << self
         alias_method :covering, :known_as
       end
+
+      # How wide a place it may leave bare and still be what it promises; nil where nobody looks for bare places.
+      # @return [Float, nil] inches
+      def accepts = nil
+
+      # What it says of a place that it leaves bare, and the options that mend it.
+      # @param _corner [Boolean] whether the place is at a corner
+      # @return [(String, Hash)]
+      def mend(_corner) = ["close it there", nil]
     end
   end
 end

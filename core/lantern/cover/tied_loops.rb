@@ -61,13 +61,15 @@ module Lantern
 
       def length = loops * loop_length
 
+      # The loop is what gives.
       def needs
+        sparing = "keep the loops to #{text(loop_length)}, no more"
         unless material.sheets?
-          # Ends meet inside a tie, and the loop is what gives: no roll is opened for sureness (common practice).
+          # Ends meet inside a tie: no roll is opened for sureness (common practice).
           return [Place::Need.run(material: material.id, what: "loops", length:, join: 0, least: loop_length,
-            spread: 0)]
+            spread: 0, sparing:)]
         end
-        [pieces_of(:strips, material: material.id, length: longest_sheet, count: strips, width:, grain:)]
+        [pieces_of(:strips, material: material.id, length: longest_sheet, count: strips, width:, grain:, sparing:)]
       end
 
       # Strips of cloth that reach the whole; of what comes by the length, none are cut.
@@ -102,9 +104,6 @@ module Lantern
             "Gather its whole width at a tie, twist the tie shut, leave #{text(loop_length)} to the next, no more. " \
             "Outer rail first, then the one inside it.", count: loops, unit: :loops, minutes: 2 + loops * 0.8)]
       end
-
-      # The loop is what gives.
-      def sparing = "keep the loops to #{text(loop_length)}, no more"
 
       def closes = form.areas
 

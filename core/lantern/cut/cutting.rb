@@ -24,6 +24,9 @@ module Lantern
 
       def packages = bought.values.sum
 
+      # How many bytes it takes, about (from memory).
+      def bytes = 5_000 + 400 * bars.sum { _1.cuts.size + 1 }
+
       def closed = packages - bars.count { _1.source == :offer }
 
       # How long the runs may become before what is in hand no longer holds them: what the bars give to them

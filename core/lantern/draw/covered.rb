@@ -28,12 +28,7 @@ module Lantern
       end
 
       # @return [Float, nil] the share that is hidden, 0..1; nil where it does not mean to close anything
-      def share
-        return unless closes?
-        return 1.0 if @layer.in_place.all?(Place::Lie::Wash)
-        area = whole.area
-        area.zero? ? 1.0 : (1 - bare.area / area).clamp(0.0, 1.0)
-      end
+      def share = @share ||= (hidden if closes?)
 
       # @return [Array<Patch>] wider than the covering accepts, the widest first
       def places
@@ -41,6 +36,18 @@ module Lantern
         @places ||= bare.places(seen).filter_map { |stretches| place(stretches) }
           .sort_by { |each| [-each.wide, each.at] }
       end
+
+      # Looks, once, and forgets the lines it looked along.
+      # @return [self]
+      def settle
+        share
+        places
+        @whole = @bare = @box = nil
+        self
+      end
+
+      # How many bytes it takes, about (from memory).
+      def bytes = 1_000 + 300 * places.size
 
       # @return [Plan::Finding, nil] what a maker would see bare, the widest place first, and the change that mends it
       def finding(units)
@@ -67,10 +74,19 @@ module Lantern
           says: "Only #{(share * 100).round} % of the form is hidden: more of them, or closer together, cover it.")
       end
 
-      def closes? = !@layer.closes.nil?
+      def closes? = !closed.nil?
+
+      # What it means to close.
+      def closed = @closed ||= @layer.closes
+
+      def hidden
+        return 1.0 if @layer.in_place.all?(Place::Lie::Wash)
+        area = whole.area
+        area.zero? ? 1.0 : (1 - bare.area / area).clamp(0.0, 1.0)
+      end
 
       def whole
-        @whole ||= @layer.closes.map { |area|
+        @whole ||= closed.map { |area|
           Rows.of_outlines(area.filled, step).less(Rows.of_outlines(area.open, step))
         }.reduce(:and)
       end
@@ -85,7 +101,7 @@ module Lantern
 
       def box
         @box ||= begin
-          xs, ys = @layer.closes.flat_map(&:filled).flatten(1).transpose
+          xs, ys = closed.flat_map(&:filled).flatten(1).transpose
           [xs.min, ys.min, xs.max, ys.max]
         end
       end

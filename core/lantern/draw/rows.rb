@@ -5,8 +5,8 @@ module Lantern
     # Areas on level lines, so many to the inch: on every line, from where to where each reaches. Across the lines they
     # are as exact as what they are made from.
     #
-    #   square = Place::Polygon.new(corners: [[0, 0], [2, 0], [2, 2], [0, 2]])
-    #   Rows.of_patches([square], 0.5).area   # => 4.0
+    #   square = Lantern::Place::Polygon.new(corners: [[0.0, 0.0], [2.0, 0.0], [2.0, 2.0], [0.0, 2.0]])
+    #   Lantern::Draw::Rows.of_patches([square], 0.5).area   # => 4.0
     class Rows
       # @return [Hash{Integer=>Array<Float>}] every line that has any: from, to, from, to and so on, from left to right,
       #   no stretch touching the next

@@ -126,6 +126,9 @@ module Lantern
       end
       private :like
 
+      # How many bytes it takes with all that it has worked out, about (from memory).
+      def bytes = 10_000 + 1_000 * path.strands.sum { _1.pieces.size }
+
       def figures
         {run:, inside_run:, outside_run:, crowded_run:, wide_run:, face:, girth:, area:}
       end

@@ -23,7 +23,9 @@ module Lantern
         before = reading.problems.size
         sizes = Record.new(name, fields: fields_for(value), label:).read(value, at, reading).merge(units: reading.units)
         return if reading.problems.size > before
-        band = reading.collect { Form.measure(sizes) }
+        band = reading.collect {
+          reading.cache.fetch(:form, sizes, bytes: :bytes.to_proc) { Form.measure(sizes) }
+        }
         band && Said.new(sizes:, band:)
       end
 

@@ -246,8 +246,9 @@ module Lantern
         runs = indices.map do |index|
           begins = @path.start_of(index) + ((index < first) ? @path.length : 0.0)
           start, stop = common(index)
-          Run.new(from: begins + start, to: begins + stop, wide: wide_of(index, indices),
-            bend: @path.pieces[index].curvature, piece: @path.pieces[index], begins:, crowded: (stop - start) * [1 - bend_of(index), 0.0].max)
+          piece = @path.pieces[index]
+          Run.new(from: begins + start, to: begins + stop, wide: wide_of(index, indices), bend: piece.curvature,
+            piece:, begins:, crowded: (stop - start) * [1 - bend_of(index), 0.0].max)
         end
         Leg.new(from: runs.first.from, to: runs.last.to, crowded: runs.sum(&:crowded), wide: runs.sum(&:wide), runs:)
       end

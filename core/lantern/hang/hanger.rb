@@ -11,6 +11,7 @@ module Lantern
       laid :loop
 
       spread 0.0
+      sees_everything
 
       option :kind, :choice, label: "Kind of hanger", choices: Hangers::KINDS.transform_values(&:title),
         default_says: "what suits the material"

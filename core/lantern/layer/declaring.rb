@@ -120,6 +120,11 @@ module Lantern
         own_gives << Give.new(option:, **how)
       end
 
+      # Declares that what it needs or says follows from layers above it too, and from what is made of what there.
+      def sees_everything = @sees_everything = true
+
+      def sees_everything? = @sees_everything || inherited_from(:sees_everything?) || false
+
       # Declares which piece of a form beside its band it covers, or answers that.
       # @return [Symbol, nil] `:stem`, `:rib`
       def dresses(kind = nil)

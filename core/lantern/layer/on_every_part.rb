@@ -63,6 +63,8 @@ module Lantern
 
       def in_place = @in_place ||= lies.freeze
 
+      def bytes = @layers.sum(&:bytes)
+
       def closes = @layers.flat_map { _1.closes || [] }.then { _1.empty? ? nil : _1 }
 
       def accepts = @layers.filter_map(&:accepts).max

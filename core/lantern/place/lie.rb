@@ -70,6 +70,9 @@ module Lantern
         [xs.min - room, ys.min - room, xs.max + room, ys.max + room]
       end
 
+      # How many bytes it takes, about (from memory).
+      def bytes = 1_000 + (front + back).sum { |item| 300 + 60 * item[:points].size }
+
       # How thick it makes the band, in inches; drawn in the cut through it.
       def thick = 0.0
 

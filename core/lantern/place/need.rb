@@ -7,9 +7,10 @@ module Lantern
     # to the mark, or so many of what is counted.
     #
     # `what` is what they are called, `one` what one of them is; `own_cut` says that the layer's own steps cut
-    # it, so that it is not cut with the rest. `asker` is the number of the wreath that asks, when there are several.
+    # it, so that it is not cut with the rest. `asker` is the number of the wreath that asks, when there are several;
+    # `sparing` what its maker has to keep to where the material is only just enough, as in "keep the loops to 9 in".
     Need = Value.define(:material, :what, :one, :shape, :length, :count, :width, :join, :least, :spread, :grain,
-      :own_cut, :asker)
+      :own_cut, :asker, :sparing)
 
     class Need
       # How far a need lies about its sum when nobody has measured it (from memory).
@@ -21,8 +22,9 @@ module Lantern
         # @param join [Numeric] what each join costs
         # @param least [Numeric] the shortest length worth joining in
         # @return [Need]
-        def run(material:, what:, length:, join: 1, least: 2 * join, spread: FIRST_SPREAD)
-          made(material:, what:, one: what, shape: :run, length: length.to_f, count: 1, join:, least:, spread:)
+        def run(material:, what:, length:, join: 1, least: 2 * join, spread: FIRST_SPREAD, sparing: nil)
+          made(material:, what:, one: what, shape: :run, length: length.to_f, count: 1, join:, least:, spread:,
+            sparing:)
         end
 
         # @param what [Symbol] one of {Unit}

@@ -29,7 +29,7 @@ module Lantern
           own = place - before
           all = coils
           if edge == :wide
-            own += filled.count { _1 < place.floor }
+            own += filled_before(place.floor)
             all += fillers
           end
           at(all.zero? ? 0.0 : own / all, edge)
@@ -37,9 +37,11 @@ module Lantern
 
         # How far along the path the filler after a coil lies at the wide edge; `over` of a coil's way on.
         def filler(after, over) =
-          at((after - before + over + 1 + filled.count { _1 < after }) / (coils + fillers), :wide)
+          at((after - before + over + 1 + filled_before(after)) / (coils + fillers), :wide)
 
         private
+
+        def filled_before(coil) = filled.bsearch_index { _1 >= coil } || filled.size
 
         # Past an end it goes on as it bends there.
         def at(share, edge)

@@ -20,6 +20,11 @@ module Lantern
 
       # @return [Material, nil]
       def material(id) = materials.find { _1.id == id }
+
+      # As much of it as a layer is worked from.
+      # @param said [LayerSaid]
+      # @return [Seen]
+      def seen_by(said) = Seen.of(self, said)
     end
 
     class Document
@@ -31,13 +36,14 @@ module Lantern
 
       class << self
         # @param document [Hash] as JSON gives it
+        # @param cache [#fetch] of what was worked out before
         # @return [Document]
         # @raise [Refused] with every problem found
-        def read(document)
+        def read(document, cache: Cache::None)
           raise Refused.at("", "A plan is a JSON object with named fields.") unless document.is_a?(Hash)
           illegible = Legible.problems(document)
           raise Refused.new(illegible) if illegible.any?
-          reading = Reading.new(units: %w[in cm].find { _1 == document["units"] } || "in")
+          reading = Reading.new(units: %w[in cm].find { _1 == document["units"] } || "in", cache:)
           reading.material_ids = ids_of(document)
           reading.open_form = open_form?(document)
           read = Field::Record.new(:plan, fields:, label: "A plan").read(document, "", reading)

@@ -6,11 +6,13 @@ module Lantern
     # problem met so far. The only thing in the core that fills up as it goes; it is thrown away
     # once the plan is read.
     class Reading
-      attr_reader :units, :problems, :lengths
+      attr_reader :units, :cache, :problems, :lengths
       attr_accessor :material_ids, :open_form
 
-      def initialize(units:)
+      # @param cache [#fetch] of what was worked out before
+      def initialize(units:, cache: Cache::None)
         @units = units
+        @cache = cache
         @problems = []
         @lengths = {}
         @material_ids = nil

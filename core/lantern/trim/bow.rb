@@ -153,7 +153,10 @@ module Lantern
       end
 
       # Half a stem ties a bow (common practice).
-      def fixings = bow.round_band? ? {} : {glue: 2.0, chenille: tie ? 0.0 : 0.5}
+      def fixings
+        return {} if bow.round_band?
+        {glue: 2.0, chenille: tie ? 0.0 : 0.5}
+      end
 
       def lies
         TiedBow.new(form, id:, materials: stack.uniq, at:, bow:, width: [width.to_f, 0.2].max).lies

@@ -7,6 +7,8 @@ module Lantern
       # Two things nearer than this, in hours, are in one place (from memory).
       NEAR = 0.25
 
+      def self.included(kind) = kind.sees_everything
+
       # The layer of the plan that it sits on.
       # @return [Plan::LayerSaid, nil]
       def beneath = on && @plan.layers.find { _1.id == on }

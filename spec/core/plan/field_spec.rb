@@ -78,7 +78,7 @@ RSpec.describe Lantern::Value do
     expect([*made].size).to eq 1
     expect(made).to be_frozen
     expect { made.x = 1 }.to raise_error(FrozenError)
-    expect { point.new(x: 1) }.to raise_error(ArgumentError, /missing y/)
+    expect { point.new(x: 1) }.to raise_error(ArgumentError, /missing keyword: :y/)
     expect { point.new(x: 1, y: 2, z: 3) }.to raise_error(ArgumentError)
   end
 end

@@ -27,13 +27,13 @@ module Lantern
               "#{text(whole)}. A frayed end or a join in the roll would cost a piece: #{last(material)}.")
         end
 
-        # What keeps it enough: a layer's own word, or else what to make last.
+        # What keeps it enough: a need's own word, or else what to make last.
         def last(material)
           kept = nil
           smallest = nil
           @table.each_layer do |_, _, layer|
             needs = layer.required.select { _1.material == material.id }
-            kept ||= layer.sparing if needs.any?
+            kept ||= needs.filter_map(&:sparing).first
             smallest = [smallest, *needs.select(&:cut?)].compact.min_by { _1.length * (_1.width || 1) }
           end
           kept || "make #{smallest ? "the #{smallest.what}" : "the part that nobody sees"} last"
