@@ -1,10 +1,11 @@
-import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query"
+import { MutationCache, notifyManager, QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query"
 import { lazy, StrictMode, Suspense } from "react"
 import { createRoot } from "react-dom/client"
 import { BrowserRouter, Navigate, Route, Routes } from "react-router"
 import { Door } from "./house/Door"
 import { InOurCurrency } from "./keep/InOurCurrency"
 import { isStranger } from "./keep/client"
+import { hashOnce } from "./keep/hashOnce"
 import { askAgain } from "./keep/keys"
 import { forgetAll } from "./keep/lately"
 import { settingsQuery, wreathListQuery } from "./keep/queries"
@@ -31,7 +32,7 @@ const WreathScreen = lazy(async () => ({ default: (await import("./wreath/Wreath
 const queries: QueryClient = new QueryClient({
   // Whether there is a network says nothing about whether the server, perhaps in this room, answers.
   defaultOptions: {
-    queries: { retry: 1, refetchOnWindowFocus: true, networkMode: "always" },
+    queries: { queryKeyHashFn: hashOnce, retry: 1, refetchOnWindowFocus: true, networkMode: "always" },
     mutations: { networkMode: "always" },
   },
   // Whoever was shut out is asked to sign in again, and finds everything where it was.
@@ -49,6 +50,9 @@ function shutOut(error: unknown) {
   void forgetAll().catch(() => undefined)
   void askAgain(queries, ["account"])
 }
+
+// An answer is shown as soon as it is there, not in a task after the next.
+notifyManager.setScheduler(queueMicrotask)
 
 showTheme()
 // What the first screen shows is asked for before it is drawn.

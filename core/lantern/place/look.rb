@@ -94,7 +94,10 @@ module Lantern
 
       def beyond_of(mark)
         return (mark.width || mark.edge || 0) / 2.0 unless mark.path && %i[legs ends round].include?(mark.frame)
-        mark.path.flat_map { |_, *places| places.map { |along, halves, across| far(mark, along, halves, across) } }.max
+        mark.path.flat_map { |letter, *places|
+          next [1.0] if letter == "A"
+          places.map { |along, halves, across| far(mark, along, halves, across) }
+        }.max
       end
 
       def far(mark, along, halves, across)

@@ -102,7 +102,7 @@ RSpec.describe Lantern::Place::Look do
     end
     expect { declare.call(frame: :leg) }.to raise_error(Lantern::Registry::Unknown, /did you mean “legs”/)
     expect { declare.call(order: :random, frame: :legs) }.to raise_error(ArgumentError, /is no order/)
-    expect { declare.call("M0 0 A1 1", frame: :legs) }.to raise_error(ArgumentError, /no command/)
+    expect { declare.call("M0 0 K1 1", frame: :legs) }.to raise_error(ArgumentError, /no command/)
     expect { declare.call("M0 0 L1", frame: :legs) }.to raise_error(ArgumentError, /has not 1 places/)
   end
 end

@@ -73,11 +73,15 @@ const between = ([ax, ay]: Point, [bx, by]: Point, share: number): Point => [
   ay + (by - ay) * share,
 ]
 
-/** A mark’s own path, its places put where `at` says. */
-const pathOf = (mark: Mark, at: (place: Place) => Point) =>
-  (mark.path as [string, ...Place[]][])
-    .map(([letter, ...places]) => letter + places.map((place) => text(at(place))).join(" "))
-    .join("")
+/** A mark’s own path, its places put where `at` says; half a circle is as wide as the strip. */
+function pathOf(mark: Mark, at: (place: Place) => Point, half = 0): string {
+  let path = ""
+  for (const [letter, ...places] of mark.path as [string, ...Place[]][]) {
+    path += letter === "A" ? `A${number(half)} ${number(half)} 0 0 1 ` : letter
+    path += places.map((place) => text(at(place))).join(" ")
+  }
+  return path
+}
 
 type Frame = (mark: Mark, points: Point[], half: number, look: Look, turn: number) => Framed[]
 
@@ -118,10 +122,14 @@ function along(mark: Mark, [x, y]: Point, length: number, half: number, angle: n
   // Light comes from the upper left.
   const lit = cos - sin >= 0 ? -1 : 1
   const way = mark.side === undefined ? 1 : mark.side === "lit" ? lit : -lit
-  const path = pathOf(mark, ([share, halves, across]) => {
-    const [far, aside] = [share * length + halves * half, across * half * way]
-    return [x + far * cos - aside * sin, y + far * sin + aside * cos]
-  })
+  const path = pathOf(
+    mark,
+    ([share, halves, across]) => {
+      const [far, aside] = [share * length + halves * half, across * half * way]
+      return [x + far * cos - aside * sin, y + far * sin + aside * cos]
+    },
+    half,
+  )
   return { direction: directionOf(angle), path }
 }
 
@@ -202,8 +210,10 @@ const meet = (a: Box, b: Box) => a[0] < b[2] && b[0] < a[2] && a[1] < b[3] && b[
 function beyond(look: Look): number {
   const far = (mark: Mark) => {
     if (!mark.path || !["legs", "ends", "round"].includes(mark.frame)) return (mark.width ?? mark.edge ?? 0) / 2
-    const places = (mark.path as [string, ...Place[]][]).flatMap(([, ...each]) => each)
+    const path = mark.path as [string, ...Place[]][]
+    const places = path.flatMap(([, ...each]) => each)
     return Math.max(
+      path.some(([letter]) => letter === "A") ? 1 : 0,
       ...places.map(([share, halves, across]) => {
         if (mark.frame === "round") return Math.hypot(share + halves, across)
         return Math.max(Math.abs(across), share >= 1 ? halves : share <= 0 ? -halves : 0)

@@ -1,25 +1,26 @@
-import type { Declarations, Plan } from "../keep/client"
+import { memo } from "react"
+import type { ChangePlan, Declarations } from "../keep/client"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { onBase } from "./changes"
 
 interface Props {
-  plan: Plan
+  base: string
   forms: Declarations["forms"]
-  onChange: (plan: Plan) => void
+  onChange: ChangePlan
 }
 
 /** What the form is made of. */
-export function BaseRow({ plan, forms, onChange }: Props) {
+export const BaseRow = memo(function BaseRow({ base, forms, onChange }: Props) {
   return (
     <div className="row">
       <span>Base</span>
       <OpenChoice
         label="Base"
         name="form.base"
-        value={plan.form.base}
+        value={base}
         choices={forms.bases.map((each) => ({ value: each.name, says: each.title }))}
-        onChange={(name) => onChange(onBase(plan, forms, name))}
+        onChange={(name) => onChange((plan) => onBase(plan, forms, name))}
       />
     </div>
   )
-}
+})

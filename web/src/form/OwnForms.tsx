@@ -1,32 +1,38 @@
 import { useQueryClient } from "@tanstack/react-query"
-import { useState } from "react"
-import { answered, api, saysOf, type Declarations, type Plan } from "../keep/client"
+import { memo, useState } from "react"
+import { answered, api, saysOf, type ChangePlan, type Declarations, type Plan, type Units } from "../keep/client"
 import { askAgain } from "../keep/keys"
 import { useForms } from "../keep/queries"
 
 interface Props {
-  plan: Plan
+  form: Plan["form"]
+  units: Units
   shelf: Declarations["forms"]["shelf"]
-  onChoose: (form: Plan["form"]) => void
+  onChange: ChangePlan
 }
 
+type Own = NonNullable<ReturnType<typeof useForms>["data"]>
+
+const NONE: Own = []
+
 /** Forms to begin with: those that shops sell, and the maker's own, kept under a name. */
-export function OwnForms({ plan, shelf, onChoose }: Props) {
+export function OwnForms({ form, units, shelf, onChange }: Props) {
   const queries = useQueryClient()
-  const own = useForms().data ?? []
+  const own = useForms().data ?? NONE
   const [name, setName] = useState<string>()
   const [said, setSaid] = useState("")
   const choose = async (picked: string) => {
     const [kind, number] = picked.split(" ")
+    const onChoose = (form: Plan["form"]) => onChange((plan) => ({ ...plan, form }))
     if (kind === "shelf") onChoose(shelf[Number(number)]!.form)
     const mine = own.find((each) => kind === "own" && each.id === Number(number))
     if (!mine) return
-    if (mine.units === plan.units) return onChoose(mine.form)
+    if (mine.units === units) return onChoose(mine.form)
     const other = answered(
       await api.POST("/ask/units", {
         body: {
           plan: { format: "crisp-lantern/plan", version: 1, units: mine.units, form: mine.form },
-          to: plan.units,
+          to: units,
         },
       }),
     )
@@ -34,7 +40,7 @@ export function OwnForms({ plan, shelf, onChoose }: Props) {
   }
   const keep = async () => {
     const { data, error } = await api.POST("/forms", {
-      body: { name: name!.trim(), units: plan.units, form: plan.form },
+      body: { name: name!.trim(), units, form },
     })
     setSaid(data ? `Kept as “${data.name}”.` : saysOf(error))
     if (!data) return
@@ -56,23 +62,7 @@ export function OwnForms({ plan, shelf, onChoose }: Props) {
           value=""
           onChange={(event) => void choose(event.target.value)}
         >
-          <option value="">Choose a form…</option>
-          {own.length > 0 && (
-            <optgroup label="Your own">
-              {own.map((each) => (
-                <option key={each.id} value={`own ${each.id}`}>
-                  {each.name}
-                </option>
-              ))}
-            </optgroup>
-          )}
-          <optgroup label="Typical">
-            {shelf.map((each, index) => (
-              <option key={each.name} value={`shelf ${index}`}>
-                {each.name}
-              </option>
-            ))}
-          </optgroup>
+          <Choices own={own} shelf={shelf} />
         </select>
         {name === undefined && (
           <button
@@ -120,3 +110,27 @@ export function OwnForms({ plan, shelf, onChoose }: Props) {
     </div>
   )
 }
+
+const Choices = memo(function Choices({ own, shelf }: { own: Own; shelf: Props["shelf"] }) {
+  return (
+    <>
+      <option value="">Choose a form…</option>
+      {own.length > 0 && (
+        <optgroup label="Your own">
+          {own.map((each) => (
+            <option key={each.id} value={`own ${each.id}`}>
+              {each.name}
+            </option>
+          ))}
+        </optgroup>
+      )}
+      <optgroup label="Typical">
+        {shelf.map((each, index) => (
+          <option key={each.name} value={`shelf ${index}`}>
+            {each.name}
+          </option>
+        ))}
+      </optgroup>
+    </>
+  )
+})

@@ -4,7 +4,7 @@ import type { Declarations } from "../keep/client"
 type Shape = Declarations["forms"]["shapes"][number]
 
 /** Every shape, drawn, to choose from. */
-export function ShapePicker({
+export const ShapePicker = memo(function ShapePicker({
   shapes,
   chosen,
   onChoose,
@@ -34,7 +34,7 @@ export function ShapePicker({
       ))}
     </fieldset>
   )
-}
+})
 
 /** A shape as a small drawing, or a larger one to choose by. */
 export const Sketch = memo(function Sketch({ shape: { sketch }, large }: { shape: Shape; large?: boolean }) {

@@ -15,6 +15,8 @@ async function asked(request: Request): Promise<Response> {
 
 type Schemas = components["schemas"]
 export type Plan = Schemas["Plan"]
+/** Changes a plan: to another, or to what becomes of the one that is there when it is called. */
+export type ChangePlan = (next: Plan | ((now: Plan) => Plan)) => void
 export type PlanLayer = Schemas["PlanLayer"]
 export type Material = Schemas["Material"]
 export type StashMaterial = Schemas["StashMaterial"]
@@ -25,6 +27,7 @@ export type Membership = Schemas["Membership"]
 export type Workshop = Schemas["Workshop"]
 export type ListedWreath = Schemas["ListedWreath"]
 export type WorkedPlan = Schemas["WorkedPlan"]
+export type Coverage = Schemas["Coverage"]
 export type WorkedLayer = Schemas["WorkedLayer"]
 export type WorkedMaterial = Schemas["WorkedMaterial"]
 export type WorkingLine = Schemas["WorkingLine"]

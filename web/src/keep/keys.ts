@@ -21,6 +21,7 @@ export const keys = {
   ledger: (id: number, units: Units) => ["ledger", id, units] as const,
   forms: () => ["forms"] as const,
   work: (plan?: Plan) => ["work", plan] as const,
+  coverage: (plan?: Plan) => ["coverage", plan] as const,
   question: (path: string, asked: unknown) => ["ask", path, asked] as const,
   adviceOfOccasion: (id: number) => ["occasions", id, "advice"] as const,
   photoSizes: (photo: string, taps: unknown) => ["photoSizes", photo, taps] as const,

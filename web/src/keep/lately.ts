@@ -1,4 +1,5 @@
 import { del, get, set, update } from "idb-keyval"
+import { atLeisure } from "./atLeisure"
 import { Refusal } from "./client"
 
 /**
@@ -6,8 +7,9 @@ import { Refusal } from "./client"
  * for is kept, and of wreaths the last few; whoever signs out takes it along.
  */
 
-/** So many wreaths can be opened while the server is away. */
+/** So many wreaths can be opened while the server is away, of each what it says and what it comes to in two parts. */
 const MOST = 30
+const PARTS = 3
 const INDEX = "lately"
 
 /** Whether a call failed because nobody was there to answer it. */
@@ -17,7 +19,7 @@ export const isAway = (error: unknown) => !(error instanceof Refusal) || [0, 502
 export async function lately<T>(name: string, ask: () => Promise<T>): Promise<T> {
   try {
     const answer = await ask()
-    void keep(name, answer)
+    atLeisure(name, () => void keep(name, answer))
     return answer
   } catch (error) {
     const kept = isAway(error) ? await recall<T>(name) : undefined
@@ -29,6 +31,7 @@ export async function lately<T>(name: string, ask: () => Promise<T>): Promise<T>
 /** The same of an answer that holds for one question only: another question has no answer while nobody is there. */
 export async function latelyOf<Q, T>(name: string, question: Q, ask: () => Promise<T>): Promise<T> {
   const kept = await lately(name, async () => ({ question, answer: await ask() }))
+  if (kept.question === question) return kept.answer
   if (JSON.stringify(kept.question) !== JSON.stringify(question)) throw new Refusal(AWAY)
   return kept.answer
 }
@@ -66,8 +69,8 @@ async function keep(name: string, answer: unknown) {
     let gone: string[] = []
     await update<string[]>(INDEX, (before = []) => {
       const names = [name, ...before.filter((each) => each !== name)]
-      gone = names.slice(2 * MOST)
-      return names.slice(0, 2 * MOST)
+      gone = names.slice(PARTS * MOST)
+      return names.slice(0, PARTS * MOST)
     })
     await Promise.all(gone.map((each) => del(each)))
   } catch {

@@ -1,4 +1,5 @@
-import { keepPreviousData, queryOptions, useQuery } from "@tanstack/react-query"
+import { keepPreviousData, queryOptions, useQuery, type QueryClient } from "@tanstack/react-query"
+import { useMemo } from "react"
 import {
   answered,
   api,
@@ -11,6 +12,7 @@ import {
   type WorkedPlan,
   type Wreath,
 } from "./client"
+import { followed, isToBeLookedAt } from "./followed"
 import { keys } from "./keys"
 import { lately, latelyOf, noteLately, seenLately } from "./lately"
 
@@ -134,17 +136,53 @@ export const useRevisions = () =>
  * is there while the server is away, as long as nothing of it was changed.
  */
 export const useWork = (plan: Plan | undefined, wreath?: number) =>
-  useQuery<Work>({
+  useQuery({ ...workQuery(plan, wreath), enabled: plan !== undefined, placeholderData: keepPreviousData })
+
+const workQuery = (plan: Plan | undefined, wreath?: number) =>
+  queryOptions({
     queryKey: keys.work(plan),
-    enabled: plan !== undefined,
     gcTime: 60_000,
     staleTime: Infinity,
-    placeholderData: keepPreviousData,
-    queryFn: ({ signal }) => {
+    queryFn: ({ signal }): Promise<Work> => {
       const asked = () => ask("/ask/try", plan!, signal)
       return wreath === undefined ? asked() : latelyOf(`work ${wreath}`, plan!, asked)
     },
   })
+
+let begun: ReturnType<typeof keys.work> | undefined
+
+/** Asks for a plan as soon as it was changed, before anything is drawn for it. What it overtakes is dropped. */
+export function beginWork(queries: QueryClient, plan: Plan, wreath: number) {
+  const overtaken = begun
+  begun = keys.work(plan)
+  if (overtaken && overtaken[1] !== plan) void queries.cancelQueries({ queryKey: overtaken, exact: true })
+  void queries.prefetchQuery(workQuery(plan, wreath))
+}
+
+/** Works a plan, and looks at what follows from where its strips lie as soon as that is known. */
+export function useWholeWork(plan: Plan | undefined, wreath?: number) {
+  const { data: work, error, isPlaceholderData: older } = useWork(plan, wreath)
+  const worked = work?.worked
+  const looks = worked !== undefined && isToBeLookedAt(worked)
+  const coverage = useQuery({
+    queryKey: keys.coverage(plan),
+    enabled: looks && !older,
+    gcTime: 60_000,
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) => {
+      const asked = () => ask("/ask/coverage", plan!, signal)
+      return wreath === undefined ? asked() : latelyOf(`coverage ${wreath}`, plan!, asked)
+    },
+  })
+  const looked = looks && !coverage.isError ? coverage.data : undefined
+  const fresh = !older && !coverage.isPlaceholderData
+  const whole = useMemo(
+    () => work && worked && { ...work, worked: followed(worked, looked, fresh) },
+    [work, worked, looked, fresh],
+  )
+  return { data: whole ?? work, error }
+}
 
 /** What a wise friend says to all wreaths of an occasion. */
 export const useAdviceOfOccasion = (id: number) =>

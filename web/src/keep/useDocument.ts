@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query"
-import { useCallback, useEffect, useRef, useState } from "react"
+import { useCallback, useEffect, useRef, useState, type RefObject } from "react"
 import { problemsOf, type Problem } from "./client"
 import { differences } from "./differences"
 import { draftOf, dropDraft, keepDraft } from "./drafts"
@@ -54,6 +54,22 @@ function beginning<Row extends { version: number }, Said>(kind: DocumentKind<Row
   return { said: now, then: "show" as const, changed }
 }
 
+/** Takes a row that this screen has made: it goes on from there. */
+function useAdopting<Row extends { version: number }, Said>(
+  { key }: DocumentKind<Row, Said>,
+  id: number,
+  versionRef: RefObject<number>,
+) {
+  const queries = useQueryClient()
+  return useCallback(
+    (row: Row) => {
+      versionRef.current = row.version
+      queries.setQueryData(key(id), row)
+    },
+    [id, key, queries, versionRef],
+  )
+}
+
 /**
  * One document while it is being changed. Every change is on screen at once, can be undone, is kept on this device and
  * saved by itself a moment later. What others change shows by itself; when somebody else saved first, nothing is
@@ -90,11 +106,7 @@ export function useDocument<Row extends { version: number }, Said>(kind: Documen
     },
   })
 
-  /** A row that this screen has made: it goes on from there. */
-  const adopt = (row: Row) => {
-    version.current = row.version
-    queries.setQueryData(kind.key(id), row)
-  }
+  const adopt = useAdopting(kind, id, version)
 
   const begin = (row: Row) => {
     const { said, then, changed } = beginning(kind, id, row)

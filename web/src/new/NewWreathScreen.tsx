@@ -1,8 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
-import { useEffect, useRef, useState } from "react"
+import { useCallback, useEffect, useRef, useState } from "react"
 import { useNavigate } from "react-router"
 import { CoveringsView } from "../coverings/CoveringsView"
-import { answered, api, type Declarations, type Plan, type Units } from "../keep/client"
+import { answered, api, type ChangePlan, type Declarations, type Plan, type Units } from "../keep/client"
 import { askAgain } from "../keep/keys"
 import { useDeclarations } from "../keep/queries"
 import { turned } from "../keep/turned"
@@ -23,6 +23,10 @@ export function NewWreathScreen() {
   const declarations = useDeclarations().data
   const [plan, setPlan] = useState<Plan>()
   const latest = useRef<Plan>(undefined)
+  const change = useCallback<ChangePlan>(
+    (next) => setPlan((now) => (typeof next === "function" ? now && next(now) : next)),
+    [],
+  )
   useEffect(() => {
     latest.current = plan
   }, [plan])
@@ -36,7 +40,7 @@ export function NewWreathScreen() {
       <main className="mx-auto max-w-7xl px-4 py-4 sm:px-6">
         <h1 className="text-2xl">New wreath</h1>
         {plan ? (
-          <Begun plan={plan} declarations={declarations} onPlan={setPlan} />
+          <Begun plan={plan} declarations={declarations} onPlan={change} onLeave={() => setPlan(undefined)} />
         ) : (
           <ChooseForm
             declarations={declarations}
@@ -54,11 +58,12 @@ export function NewWreathScreen() {
 interface BegunProps {
   plan: Plan
   declarations: Declarations
-  onPlan: (plan: Plan | undefined) => void
+  onPlan: ChangePlan
+  onLeave: () => void
 }
 
 /** The form is chosen: its sizes, and then what it can be covered with. */
-function Begun({ plan, declarations, onPlan }: BegunProps) {
+function Begun({ plan, declarations, onPlan, onLeave }: BegunProps) {
   const [sized, setSized] = useState(false)
   const [adding, setAdding] = useState(false)
   const navigate = useNavigate()
@@ -80,7 +85,7 @@ function Begun({ plan, declarations, onPlan }: BegunProps) {
         declarations={declarations}
         sized={sized}
         onPlan={onPlan}
-        onBack={() => (sized ? setSized(false) : onPlan(undefined))}
+        onBack={() => (sized ? setSized(false) : onLeave())}
         onNext={() => setSized(true)}
       />
       {keep.isError && <Problem>{keep.error.message}</Problem>}

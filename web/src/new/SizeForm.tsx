@@ -1,6 +1,6 @@
 import { Sheet } from "../drawing/Sheet"
 import { BaseRow } from "../form/BaseRow"
-import type { Declarations, Plan } from "../keep/client"
+import type { ChangePlan, Declarations, Plan } from "../keep/client"
 import { useWork } from "../keep/queries"
 import { FieldControl } from "../pieces/FieldControl"
 import { MeasureButton } from "../photo/MeasureButton"
@@ -12,7 +12,7 @@ interface Props {
   declarations: Declarations
   /** The sizes are said: only the way back is shown. */
   sized: boolean
-  onPlan: (plan: Plan) => void
+  onPlan: ChangePlan
   onBack: () => void
   onNext: () => void
 }
@@ -51,9 +51,9 @@ export function SizeForm({ plan, declarations, sized, onPlan, onBack, onNext }: 
         <h2 className="text-xl">How large is it?</h2>
         <p className="flex flex-wrap items-baseline gap-x-4 text-sm">
           <span className="text-quiet">Labels lie: measure yours. Leave what you do not know.</span>
-          <MeasureButton plan={plan} forms={declarations.forms} onChange={onPlan} />
+          <MeasureButton named={plan.form.shape} units={plan.units} forms={declarations.forms} onChange={onPlan} />
         </p>
-        <BaseRow plan={plan} forms={declarations.forms} onChange={onPlan} />
+        <BaseRow base={plan.form.base} forms={declarations.forms} onChange={onPlan} />
         {fields.map((field) => (
           <FieldControl
             key={field.name}
@@ -62,7 +62,7 @@ export function SizeForm({ plan, declarations, sized, onPlan, onBack, onNext }: 
             value={valueAt(plan, `form.${field.name}`)}
             understood={problems.length > 0 ? undefined : worked?.lengths[`form.${field.name}`]}
             problem={problems.find(({ at }) => at === `form.${field.name}`)?.says}
-            onChange={(value) => onPlan(put(plan, `form.${field.name}`, value))}
+            onChange={(value) => onPlan((now) => put(now, `form.${field.name}`, value))}
           />
         ))}
         <p className="flex gap-3 pt-4">

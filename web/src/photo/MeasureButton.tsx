@@ -1,18 +1,21 @@
-import { useState } from "react"
-import type { Declarations, Plan } from "../keep/client"
+import { lazy, memo, Suspense, useState } from "react"
+import type { ChangePlan, Declarations, Units } from "../keep/client"
 import { put } from "../wreath/places"
-import { MeasurePhoto } from "./MeasurePhoto"
+
+const MeasurePhoto = lazy(async () => ({ default: (await import("./MeasurePhoto")).MeasurePhoto }))
 
 interface Props {
-  plan: Plan
+  /** The form’s shape. */
+  named: string
+  units: Units
   forms: Declarations["forms"]
-  onChange: (plan: Plan) => void
+  onChange: ChangePlan
 }
 
 /** Opens the way from a photo to the form’s sizes, where the shape has any. */
-export function MeasureButton({ plan, forms, onChange }: Props) {
+export const MeasureButton = memo(function MeasureButton({ named, units, forms, onChange }: Props) {
   const [open, setOpen] = useState(false)
-  const shape = forms.shapes.find(({ name }) => name === plan.form.shape)
+  const shape = forms.shapes.find(({ name }) => name === named)
   if (!shape?.fields.some(({ kind, fine }) => kind === "length" && !fine)) return null
   return (
     <>
@@ -20,16 +23,20 @@ export function MeasureButton({ plan, forms, onChange }: Props) {
         Measure from a photo…
       </button>
       {open && (
-        <MeasurePhoto
-          shape={shape}
-          sheets={forms.sheets}
-          units={plan.units}
-          onUse={(sizes) =>
-            onChange(Object.entries(sizes).reduce((next, [name, size]) => put(next, `form.${name}`, size), plan))
-          }
-          onClose={() => setOpen(false)}
-        />
+        <Suspense>
+          <MeasurePhoto
+            shape={shape}
+            sheets={forms.sheets}
+            units={units}
+            onUse={(sizes) =>
+              onChange((plan) =>
+                Object.entries(sizes).reduce((next, [name, size]) => put(next, `form.${name}`, size), plan),
+              )
+            }
+            onClose={() => setOpen(false)}
+          />
+        </Suspense>
       )}
     </>
   )
-}
+})

@@ -1,8 +1,9 @@
+import { memo } from "react"
 import type { WorkingLine } from "../keep/client"
 import { Prose } from "./Prose"
 
 /** A sum, set as in a ledger: words, the sum in the maker's numbers, the answer in bold. */
-export function Working({ lines, caption }: { lines: WorkingLine[]; caption?: string }) {
+export const Working = memo(function Working({ lines, caption }: { lines: WorkingLine[]; caption?: string }) {
   if (lines.length === 0) return null
   return (
     <table className="ledger w-full text-[0.95rem]">
@@ -24,4 +25,4 @@ export function Working({ lines, caption }: { lines: WorkingLine[]; caption?: st
       </tbody>
     </table>
   )
-}
+})

@@ -1,3 +1,4 @@
+import { useCallback } from "react"
 import type { Field } from "../keep/client"
 import { BaseRow } from "../form/BaseRow"
 import { onShape, tidied } from "../form/changes"
@@ -23,6 +24,10 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
   const { bases, shapes, measured, shelf } = declarations.forms
   const base = bases.find((each) => each.name === plan.form.base)
   const shape = shapes.find((each) => each.name === plan.form.shape)
+  const choose = useCallback(
+    (name: string) => onChange((now) => onShape(now, declarations.forms, name)),
+    [declarations, onChange],
+  )
   const problemAt = (place: string) =>
     problems.find((problem) => problem.at === place || problem.at.startsWith(`${place}.`))?.says
   const control = (place: string) => ({
@@ -30,7 +35,7 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
     value: valueAt(plan, place),
     understood: problems.length > 0 ? undefined : worked?.lengths[place],
     problem: problems.find((problem) => problem.at === place)?.says,
-    onChange: (value: unknown) => onChange(tidied(put(plan, place, value))),
+    onChange: (value: unknown) => onChange((now) => tidied(put(now, place, value))),
   })
   /** What a choice comes to that nobody made: pointed or rounded corners go with the base. */
   const comesTo = (field: Field) =>
@@ -44,15 +49,11 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
       onBlur={() => onMeasure(undefined)}
     >
       <h2 className="text-xl">{shape?.title ?? "Form"}</h2>
-      <ShapePicker
-        shapes={shapes}
-        chosen={plan.form.shape}
-        onChoose={(name) => onChange(onShape(plan, declarations.forms, name))}
-      />
-      <OwnForms plan={plan} shelf={shelf} onChoose={(form) => onChange({ ...plan, form })} />
-      <BaseRow plan={plan} forms={declarations.forms} onChange={onChange} />
+      <ShapePicker shapes={shapes} chosen={plan.form.shape} onChoose={choose} />
+      <OwnForms form={plan.form} units={plan.units} shelf={shelf} onChange={onChange} />
+      <BaseRow base={plan.form.base} forms={declarations.forms} onChange={onChange} />
       <p className="py-2">
-        <MeasureButton plan={plan} forms={declarations.forms} onChange={onChange} />
+        <MeasureButton named={plan.form.shape} units={plan.units} forms={declarations.forms} onChange={onChange} />
       </p>
       <FormStock plan={plan} worked={worked} problem={problemAt("form.material")} onChange={onChange} />
       <FormBefore

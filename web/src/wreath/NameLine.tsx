@@ -1,4 +1,5 @@
-import type { Plan, Problem } from "../keep/client"
+import { memo } from "react"
+import type { ChangePlan, Plan, Problem } from "../keep/client"
 import type { Saving } from "../keep/keeper"
 import { savingSays } from "../pieces/savingSays"
 import { put } from "./places"
@@ -9,7 +10,7 @@ interface Props {
   plan: Plan
   saving: Saving
   problems: Problem[]
-  onChange: (plan: Plan) => void
+  onChange: ChangePlan
   onUndo?: () => void
 }
 
@@ -18,7 +19,7 @@ const NAME =
   "hover:border-base-300 focus:border-base-content"
 
 /** What the wreath is called, how many alike are made, whether it is saved, and the way back. */
-export function NameLine({ id, plan, saving, problems, onChange, onUndo }: Props) {
+export const NameLine = memo(function NameLine({ id, plan, saving, problems, onChange, onUndo }: Props) {
   const number = (text: string) => (/^\d+$/.test(text) ? Number(text) : text)
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 px-4 pt-2 sm:px-6">
@@ -52,4 +53,4 @@ export function NameLine({ id, plan, saving, problems, onChange, onUndo }: Props
       <WhatIf id={id} plan={plan} onChange={onChange} />
     </div>
   )
-}
+})

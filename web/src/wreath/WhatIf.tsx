@@ -1,7 +1,7 @@
 import { useState } from "react"
 import { Thumbnail } from "../drawing/Thumbnail"
 import type { Plan, WorkedPlan } from "../keep/client"
-import { useWork } from "../keep/queries"
+import { useWholeWork } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
 import { alike, differenceSays, heldFrom, holding, rows } from "./variants"
@@ -94,7 +94,7 @@ interface VariantProps {
 
 /** One of them: its drawing, and its figures. */
 function Variant({ plan, title, says, onKeep }: VariantProps) {
-  const { data } = useWork(plan)
+  const { data } = useWholeWork(plan)
   return (
     <section aria-label={title}>
       <h3 className="text-lg">{title}</h3>

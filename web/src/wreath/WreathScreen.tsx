@@ -1,11 +1,11 @@
-import { replaceEqualDeep } from "@tanstack/react-query"
-import { Fragment, useState } from "react"
+import { Fragment, memo, useDeferredValue, useState } from "react"
 import { Link, useParams } from "react-router"
 import { CoveringsView } from "../coverings/CoveringsView"
 import { Sheet } from "../drawing/Sheet"
 import type { Declarations, Material, Plan, Problem as Said, Units, WorkedPlan } from "../keep/client"
 import { turned } from "../keep/turned"
-import { useDeclarations, useIsMaker, useWork } from "../keep/queries"
+import { asBefore } from "../keep/asBefore"
+import { useDeclarations, useIsMaker, useWholeWork } from "../keep/queries"
 import { ChangedElsewhere } from "../pieces/ChangedElsewhere"
 import { Conflict } from "../pieces/Conflict"
 import { Fetching } from "../pieces/Fetching"
@@ -30,6 +30,7 @@ import { Problem } from "../pieces/Problem"
 
 /** The same list each time, so that nothing is drawn anew for it. */
 const NONE: Material[] = []
+const NO_PROBLEMS: Said[] = []
 
 type Wreath = ReturnType<typeof useWreath>
 
@@ -66,15 +67,15 @@ interface OpenProps {
 }
 
 function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
-  const { data: work, error: unworked } = useWork(plan, id)
+  const { data: work, error: unworked } = useWholeWork(plan, id)
   const [worked, setWorked] = useState<WorkedPlan>()
   const [heard, setHeard] = useState<WorkedPlan>()
   if (work?.worked && work.worked !== heard) {
     setHeard(work.worked)
     // What is the same as before stays the very same, so that nothing of it is drawn anew.
-    setWorked(replaceEqualDeep(worked, work.worked))
+    setWorked(asBefore(worked, work.worked))
   }
-  const problems = work?.problems ?? []
+  const problems = work?.problems ?? NO_PROBLEMS
   const maker = useIsMaker()
   const changeUnits = async (units: Units) => wreath.change(await turned(() => wreath.now() ?? plan, units))
   const parts = { id, stage, wreath, plan, declarations, worked, problems, unworked: unworked?.message }
@@ -128,9 +129,8 @@ interface WorkplaceProps extends OpenProps {
 function Workplace({ id, stage, wreath, plan, declarations, worked, problems, unworked }: WorkplaceProps) {
   const [measuring, setMeasuring] = useState<string>()
   const maker = useIsMaker()
-  const Stage = stageScreens[stage] ?? CoverStage
-  // Ticking cuts is for everybody.
-  const For = stage === "cut" ? Fragment : ForMakers
+  // The drawing and the tape are what is looked at while something is typed: what a stage says comes after them.
+  const said = useDeferredValue(worked)
   const about = { plan, declarations, onChange: wreath.change }
   const loose = problems.filter((problem) => !/^(form|layers)\./.test(problem.at))
   const places = stage === "trim" || stage === "hang"
@@ -170,25 +170,35 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
         {problems.length > 0 && worked && (
           <p className="text-sm text-quiet">The drawing and the tape show the last plan that could be worked.</p>
         )}
-        <For>
-          <Stage
-            plan={plan}
-            worked={worked}
-            problems={problems}
-            declarations={declarations}
-            onChange={wreath.change}
-            onMeasure={setMeasuring}
-            id={id}
-            bench={wreath.bench}
-            onTick={(place, done) => void wreath.tick(place, done)}
-            onStash={(sheet) => void wreath.settleStash(sheet)}
-            refused={wreath.refused}
-          />
-        </For>
+        <Stage
+          stage={stage}
+          plan={plan}
+          worked={said}
+          problems={problems}
+          declarations={declarations}
+          onChange={wreath.change}
+          onMeasure={setMeasuring}
+          id={id}
+          bench={wreath.bench}
+          onTick={wreath.tick}
+          onStash={wreath.settleStash}
+          refused={wreath.refused}
+        />
       </div>
     </div>
   )
 }
+
+const Stage = memo(function Stage({ stage, ...props }: StageProps & { stage: string }) {
+  const Screen = stageScreens[stage] ?? CoverStage
+  // Ticking cuts is for everybody.
+  const For = stage === "cut" ? Fragment : ForMakers
+  return (
+    <For>
+      <Screen {...props} />
+    </For>
+  )
+})
 
 function Missing() {
   return (

@@ -1,4 +1,4 @@
-import type { Declarations, Plan, Problem, WorkedPlan } from "../keep/client"
+import type { ChangePlan, Declarations, Plan, Problem, WorkedPlan } from "../keep/client"
 import type { Placing, Sizing } from "../drawing/byHand"
 import { wayOptions } from "./along"
 import { put } from "./places"
@@ -6,7 +6,7 @@ import { put } from "./places"
 interface About {
   plan: Plan
   declarations: Declarations
-  onChange: (plan: Plan) => void
+  onChange: ChangePlan
 }
 
 /** What of a form can be sized on the drawing itself. */
@@ -16,7 +16,7 @@ export function sizingOf({ plan, declarations, onChange }: About, problems: Prob
     measuring,
     labels: Object.fromEntries(shape?.fields.map((field) => [`form.${field.name}`, field.label]) ?? []),
     problem: (about) => problems.find((problem) => problem.at === about)?.says,
-    onSize: (about, text) => onChange(put(plan, about, written(text))),
+    onSize: (about, text) => onChange((now) => put(now, about, written(text))),
   }
 }
 
@@ -45,7 +45,7 @@ export function placingOf({ plan, declarations, onChange }: About, worked?: Work
     const middle = kind.options.some((option) => option.name === "at" && option.kind === "spot")
     return [{ layer: layer.id, option: "at", says: `${kind.title}: at, by the clock`, at, middle }]
   })
-  return { spots, gaps: false, onPlace: placeOn(plan, onChange) }
+  return { spots, gaps: false, onPlace: placeOn(onChange) }
 }
 
 /** Where coverings that go part of the way begin and end; a place with units of its own is typed, not dragged. */
@@ -60,12 +60,12 @@ export function endsOf({ plan, declarations, onChange }: About, worked?: WorkedP
       return [{ layer: layer.id, option, says: `${kind!.title} ${WORDS[option]}`, at, along }]
     })
   })
-  return { spots, gaps: true, onPlace: placeOn(plan, onChange) }
+  return { spots, gaps: true, onPlace: placeOn(onChange) }
 }
 
 const WORDS = { from: "begins", to: "ends" }
 
 const placeOn =
-  (plan: Plan, onChange: About["onChange"]): Placing["onPlace"] =>
+  (onChange: ChangePlan): Placing["onPlace"] =>
   (id, option, at) =>
-    onChange(put(plan, `layers.${plan.layers?.findIndex((layer) => layer.id === id)}.${option}`, at))
+    onChange((now) => put(now, `layers.${now.layers?.findIndex((layer) => layer.id === id)}.${option}`, at))

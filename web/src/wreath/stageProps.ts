@@ -1,4 +1,4 @@
-import type { Declarations, Plan, Problem, WorkedPlan } from "../keep/client"
+import type { ChangePlan, Declarations, Plan, Problem, WorkedPlan } from "../keep/client"
 
 /** What every stage of a wreath is given. */
 export interface StageProps {
@@ -7,14 +7,14 @@ export interface StageProps {
   worked?: WorkedPlan
   problems: Problem[]
   declarations: Declarations
-  onChange: (plan: Plan) => void
+  onChange: ChangePlan
   /** Says which size or string the maker is at, so that the drawing can show where the tape goes. */
   onMeasure: (place: string | undefined) => void
   id: number
   /** Whether the material was taken out of the stash, and which cuts are made. */
   bench: { cut: boolean; ticks: string[]; made: number }
-  onTick: (place: string, done: boolean) => void
+  onTick: (place: string, done: boolean) => unknown
   /** Takes what the sheet says out of the stash; without one, puts it back. */
-  onStash: (sheet?: WorkedPlan["cut_sheet"]) => void
+  onStash: (sheet?: WorkedPlan["cut_sheet"]) => unknown
   refused: string
 }

@@ -1,9 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query"
-import { useState } from "react"
-import { api, saysOf, type CutBar, type Plan, type Wreath } from "../keep/client"
+import { useCallback, useMemo, useState } from "react"
+import { api, saysOf, type ChangePlan, type CutBar, type Plan, type Wreath } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
 import { outcomeOf, sendLast } from "../keep/outcome"
-import { askForWreath, noteWreath, wreathSeenBefore } from "../keep/queries"
+import { askForWreath, beginWork, noteWreath, wreathSeenBefore } from "../keep/queries"
 import { useDocument, type DocumentKind } from "../keep/useDocument"
 
 const KIND: DocumentKind<Wreath, Plan> = {
@@ -33,39 +33,58 @@ const renewed = (materials: Plan["materials"], now: Plan["materials"]) =>
 /** One wreath while it is being planned: its plan, what was changed, its keeping, and what is cut of it. */
 export function useWreath(id: number) {
   const queries = useQueryClient()
-  const path = { params: { path: { id } } }
   const { row, said: plan, ...document } = useDocument(KIND, id)
+  const { change: changed, now, flush, version, adopt } = document
   const [refused, setRefused] = useState("")
 
-  const tick = async (place: string, done: boolean) => {
-    const ticked = (ticks: string[]) => (done ? [...ticks, place] : ticks.filter((each) => each !== place))
-    queries.setQueryData<Wreath>(keys.wreath(id), (now) => now && { ...now, ticks: ticked(now.ticks) })
-    const { data } = await api.PUT("/wreaths/{id}/ticks", { ...path, body: { place, done } })
-    if (data) queries.setQueryData<Wreath>(keys.wreath(id), (now) => now && { ...now, ticks: data.ticks })
-  }
+  const change = useCallback(
+    (next: Parameters<ChangePlan>[0]) => {
+      const before = now()
+      if (typeof next === "function" && before === undefined) return
+      const plan = typeof next === "function" ? next(before!) : next
+      beginWork(queries, plan, id)
+      changed(plan)
+    },
+    [changed, id, now, queries],
+  )
+
+  const tick = useCallback(
+    async (place: string, done: boolean) => {
+      const ticked = (ticks: string[]) => (done ? [...ticks, place] : ticks.filter((each) => each !== place))
+      queries.setQueryData<Wreath>(keys.wreath(id), (now) => now && { ...now, ticks: ticked(now.ticks) })
+      const { data } = await api.PUT("/wreaths/{id}/ticks", { params: { path: { id } }, body: { place, done } })
+      if (data) queries.setQueryData<Wreath>(keys.wreath(id), (now) => now && { ...now, ticks: data.ticks })
+    },
+    [id, queries],
+  )
 
   /** Takes the material out of the stash, or puts it back. */
-  const settleStash = async (sheet?: CutBar[]) => {
-    await document.flush()
-    const version = document.version()
-    const { data, error } = sheet
-      ? await api.POST("/wreaths/{id}/cut", { ...path, body: { version, cut_sheet: sheet } })
-      : await api.POST("/wreaths/{id}/uncut", { ...path, body: { version } })
-    setRefused(data ? "" : saysOf(error))
-    if (data) {
-      document.adopt(data)
-      noteWreath(data)
-    }
-    await askAgain(
-      queries,
-      touched.stash.filter((about) => !data || about !== "wreath"),
-    )
-  }
+  const settleStash = useCallback(
+    async (sheet?: CutBar[]) => {
+      await flush()
+      const path = { params: { path: { id } } }
+      const { data, error } = sheet
+        ? await api.POST("/wreaths/{id}/cut", { ...path, body: { version: version(), cut_sheet: sheet } })
+        : await api.POST("/wreaths/{id}/uncut", { ...path, body: { version: version() } })
+      setRefused(data ? "" : saysOf(error))
+      if (data) {
+        adopt(data)
+        noteWreath(data)
+      }
+      await askAgain(
+        queries,
+        touched.stash.filter((about) => !data || about !== "wreath"),
+      )
+    },
+    [adopt, flush, id, queries, version],
+  )
 
+  const bench = useMemo(() => ({ cut: row?.cut ?? false, ticks: row?.ticks ?? [], made: row?.made ?? 0 }), [row])
   return {
     ...document,
+    change,
     plan,
-    bench: { cut: row?.cut ?? false, ticks: row?.ticks ?? [], made: row?.made ?? 0 },
+    bench,
     tick,
     settleStash,
     refused,

@@ -7,8 +7,7 @@ module Lantern
       class Cord < Lie
         lie :cord
         looks(round: true) do
-          area "M0 -1 L1 -1 C1+.5523w -1 1+1w -.5523 1+1w 0 C1+1w .5523 1+.5523w 1 1 1 " \
-            "L0 1 C-.5523w 1 -1w .5523 -1w 0 C-1w -.5523 -.5523w -1 0 -1 Z", frame: :legs, edge: 0.12
+          area "M0 -1 L1 -1 A1 1 L0 1 A0 -1 Z", frame: :legs, edge: 0.12
         end
 
         # The same as its mark hides, quicker.

@@ -29,14 +29,15 @@ module Lantern
         # @return [String] the mark as path data
         def print(mark)
           mark.path.map { |letter, *places|
-            letter + places.map { |place| text(*at(place, mark)) }.join(" ")
+            "#{(letter == "A") ? half_circle : letter}#{places.map { |place| text(*at(place, mark)) }.join(" ")}"
           }.join
         end
 
         # @return [Array<(Float, Float)>] the mark as corners; of one stretch
         def corners(mark)
-          mark.path.each_with_object([]) do |(_, *places), corners|
+          mark.path.each_with_object([]) do |(letter, *places), corners|
             ends = places.map { at(_1, mark) }
+            next corners.concat(round(corners.last, ends[0])) if letter == "A"
             next corners.concat(ends) if ends.size < 2
             from = corners.last
             corners.concat((1..PARTS).map { |i| bent([from, *ends], i.fdiv(PARTS)) })
@@ -46,6 +47,15 @@ module Lantern
         private
 
         def text(x, y) = "#{Frame.number(x)} #{Frame.number(y)}"
+
+        # Half a circle from one place to another, clockwise as it is drawn.
+        def round((x, y), (to_x, to_y))
+          middle_x, middle_y, from_x, from_y = (x + to_x) / 2.0, (y + to_y) / 2.0, (x - to_x) / 2.0, (y - to_y) / 2.0
+          (1..PARTS).map { |i|
+            cos, sin = Math.cos(Math::PI * i / PARTS), Math.sin(Math::PI * i / PARTS)
+            [middle_x + from_x * cos - from_y * sin, middle_y + from_x * sin + from_y * cos]
+          }
+        end
 
         # A place of a curve, by de Casteljau's way.
         def bent(places, share)
@@ -79,6 +89,8 @@ module Lantern
           def direction(_mark) = (@angle % Math::PI * DIRECTIONS / Math::PI + 0.5).floor % DIRECTIONS
 
           private
+
+          def half_circle = @half_circle ||= Frame.number(@half).then { "A#{_1} #{_1} 0 0 1 " }
 
           def at((share, halves, across), mark)
             along = share * @length + halves * @half

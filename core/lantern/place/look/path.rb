@@ -3,12 +3,13 @@
 module Lantern
   module Place
     class Look
-      # A path as a look declares it: `M`, `L`, `C`, `Q` and `Z`, with places in the measure of their frame.
+      # A path as a look declares it: `M`, `L`, `C`, `Q` and `Z`, with places in the measure of their frame; and `A`,
+      # half a circle as wide as the strip, clockwise to a place straight across from where the path is.
       module Path
         # How long the arms of a curve are that goes a quarter round a circle, as a share of its radius.
         ROUND = 0.5523
 
-        PLACES = {"M" => 1, "L" => 1, "C" => 3, "Q" => 2, "Z" => 0}.freeze
+        PLACES = {"M" => 1, "L" => 1, "C" => 3, "Q" => 2, "A" => 1, "Z" => 0}.freeze
         # A share, halves of the width, or both.
         PLACE = /\A(-?\d*\.?\d+)?(?:([+-]?\d*\.?\d+)w)?\z/
 
