@@ -42,16 +42,16 @@ export function Actions({ step, count, first, last, next: other, before, action,
         </button>
       )}
       <span className="flex w-full gap-3">
-        <button type="button" className="plain-button min-h-11 flex-1" disabled={first} onClick={() => onGo(-1)}>
+        <button type="button" className="btn min-h-11 flex-1" disabled={first} onClick={() => onGo(-1)}>
           {before ?? "Step before"}
         </button>
         {open && (
-          <button type="button" className="plain-button min-h-11 flex-1" onClick={() => onGo(1)}>
+          <button type="button" className="btn min-h-11 flex-1" onClick={() => onGo(1)}>
             {next}
           </button>
         )}
         {step.count !== undefined && !open && (
-          <button type="button" className="plain-button min-h-11 flex-1" onClick={() => onCount(1)}>
+          <button type="button" className="btn min-h-11 flex-1" onClick={() => onCount(1)}>
             One more
           </button>
         )}

@@ -150,7 +150,7 @@ function Head({ wreath, current, steps, bench, round, voice }: HeadProps) {
       {voice.can && (
         <button
           type="button"
-          className="link-button ml-auto min-h-11"
+          className="link ml-auto min-h-11"
           aria-pressed={voice.on}
           onClick={() => voice.turn(!voice.on)}
         >
@@ -175,7 +175,7 @@ function Counted({ onBack }: { onBack: () => void }) {
       <p className="py-2 text-lg">
         A maker of this workshop writes down what it took; every count is kept until then.
       </p>
-      <button type="button" className="plain-button min-h-11" onClick={onBack}>
+      <button type="button" className="btn min-h-11" onClick={onBack}>
         Back to the last step
       </button>
     </main>

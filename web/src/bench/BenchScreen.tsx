@@ -63,7 +63,7 @@ function CannotBeMade({ id, problems }: { id: number; problems: Problem[] }) {
         ))}
       </ul>
       <p className="pt-3">
-        <Link className="amber-button inline-block" to={`/wreaths/${id}/cover`}>
+        <Link className="btn btn-primary" to={`/wreaths/${id}/cover`}>
           Back to the plan
         </Link>
       </p>

@@ -7,6 +7,7 @@ import { nameOfItsOwn, once } from "../keep/sending"
 import { Prose } from "../pieces/Prose"
 import { shrunk } from "../pieces/shrunk"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 /** The end of a make: what was really used, a note, a photo; filled in by the counts, and into the notebook. */
 export function FinishForm({
@@ -95,7 +96,7 @@ export function FinishForm({
           id="note"
           rows={3}
           maxLength={4000}
-          className="field-input h-auto w-full text-left"
+          className="textarea h-auto w-full text-left"
           value={note}
           onChange={(event) => setNote(event.target.value)}
         />
@@ -110,12 +111,12 @@ export function FinishForm({
         <p className="flex gap-3 pt-4">
           <button
             type="submit"
-            className="amber-button min-h-14 flex-[2] text-xl"
+            className="btn btn-primary min-h-14 flex-[2] text-xl"
             disabled={!form || form.most < count}
           >
             Into the notebook
           </button>
-          <button type="button" className="plain-button min-h-14 flex-1" onClick={onBack}>
+          <button type="button" className="btn min-h-14 flex-1" onClick={onBack}>
             Back to the bench
           </button>
         </p>
@@ -165,26 +166,27 @@ function HowMany({
   }
   if (form.finished + form.most === 1) return null
   return (
-    <div className="row">
-      <label htmlFor="finished">
-        How many are finished now?
-        <span className="block text-sm text-quiet">
-          {cut
-            ? `cut for ${form.finished + form.most}, ${form.finished} finished before`
-            : "what follows is for all of them"}
-        </span>
-      </label>
-      <select
-        id="finished"
-        className="field-input min-h-11"
-        value={count}
-        onChange={(event) => onCount(Number(event.target.value))}
-      >
-        {Array.from({ length: form.most }, (_, i) => (
-          <option key={i + 1}>{i + 1}</option>
-        ))}
-      </select>
-    </div>
+    <Field
+      label="How many are finished now?"
+      help={
+        cut
+          ? `cut for ${form.finished + form.most}, ${form.finished} finished before`
+          : "what follows is for all of them"
+      }
+    >
+      {(labelled) => (
+        <select
+          {...labelled}
+          className="select min-h-11"
+          value={count}
+          onChange={(event) => onCount(Number(event.target.value))}
+        >
+          {Array.from({ length: form.most }, (_, i) => (
+            <option key={i + 1}>{i + 1}</option>
+          ))}
+        </select>
+      )}
+    </Field>
   )
 }
 
@@ -208,26 +210,24 @@ function Used({
   onUsed: (amount: string) => void
 }) {
   return (
-    <div className="row">
-      <label htmlFor={`used-${line.material}`}>
-        {line.name}
-        <span className="block text-sm text-quiet">
+    <Field
+      label={line.name}
+      help={
+        <>
           planned <Prose>{line.planned_says}</Prose>
-        </span>
-      </label>
-      <input
-        id={`used-${line.material}`}
-        className="field-input min-h-11"
-        value={used}
-        aria-invalid={problem !== undefined}
-        onFocus={(event) => event.target.select()}
-        onChange={(event) => onUsed(event.target.value)}
-      />
-      {problem && (
-        <Problem small className="col-span-2">
-          <Prose>{problem}</Prose>
-        </Problem>
+        </>
+      }
+      problem={problem}
+    >
+      {(labelled) => (
+        <input
+          {...labelled}
+          className="input min-h-11"
+          value={used}
+          onFocus={(event) => event.target.select()}
+          onChange={(event) => onUsed(event.target.value)}
+        />
       )}
-    </div>
+    </Field>
   )
 }

@@ -19,7 +19,7 @@ export function OwnStep({ wreath, step }: Props) {
   const own = ownOf(step)
   return (
     <p>
-      <button type="button" className="link-button min-h-11" onClick={() => setOpen(true)}>
+      <button type="button" className="link min-h-11" onClick={() => setOpen(true)}>
         {own === undefined ? "Add a step of your own behind this" : "Change this step"}
       </button>
       {open && <Writing wreath={wreath} step={step} own={own} onClose={() => setOpen(false)} />}
@@ -67,15 +67,11 @@ function Writing({ wreath, step, own, onClose }: Props & { own?: number; onClose
         ))}
         {keep.isError && <Problem>{keep.error.message}</Problem>}
         <p className="flex gap-3 pt-4">
-          <button type="submit" className="amber-button min-h-11" disabled={!titled || keep.isPending}>
+          <button type="submit" className="btn btn-primary min-h-11" disabled={!titled || keep.isPending}>
             {own === undefined ? "Add it" : "Save"}
           </button>
           {own !== undefined && (
-            <button
-              type="button"
-              className="plain-button min-h-11"
-              onClick={() => keep.mutate(withOwn(plan, own, undefined))}
-            >
+            <button type="button" className="btn min-h-11" onClick={() => keep.mutate(withOwn(plan, own, undefined))}>
               Take it out
             </button>
           )}

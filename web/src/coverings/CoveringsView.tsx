@@ -78,11 +78,7 @@ export function CoveringsView({ plan, onChoose, stay }: ViewProps) {
         <h2 className="text-xl">Coverings on your form</h2>
         <label className="flex items-center gap-2">
           In order
-          <select
-            className="field-input w-52 text-left"
-            value={order}
-            onChange={(event) => setOrder(event.target.value)}
-          >
+          <select className="select w-52 text-left" value={order} onChange={(event) => setOrder(event.target.value)}>
             {Object.entries(orders).map(([name, { says }]) => (
               <option key={name} value={name}>
                 {says}
@@ -167,12 +163,7 @@ function Entry({ compared, known, current, picked, onPick, onChoose }: EntryProp
           {current ? (
             <span className="py-1 text-sm font-semibold text-secondary">On your plan</span>
           ) : (
-            <button
-              type="button"
-              className="link-button"
-              onClick={onChoose}
-              aria-label={`Take this: ${compared.title}`}
-            >
+            <button type="button" className="link" onClick={onChoose} aria-label={`Take this: ${compared.title}`}>
               Take this
             </button>
           )}

@@ -64,7 +64,7 @@ export function SideBySide({
           <td />
           {pair.map((each) => (
             <td key={each.method} className="p-2 text-center">
-              <button type="button" className="plain-button" onClick={() => onChoose(each)}>
+              <button type="button" className="btn" onClick={() => onChoose(each)}>
                 Take {each.title.toLowerCase()}
               </button>
             </td>

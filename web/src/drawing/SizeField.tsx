@@ -23,7 +23,7 @@ export function SizeField({ label, said, place, problem, onSize, onDone }: Props
       <input
         autoFocus
         aria-label={`${label}, on the drawing`}
-        className="field-input text-center font-bold"
+        className="input text-center font-bold"
         value={text}
         aria-invalid={problem !== undefined}
         aria-describedby={problem ? id : undefined}

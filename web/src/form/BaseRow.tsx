@@ -2,6 +2,7 @@ import { memo } from "react"
 import type { ChangePlan, Declarations } from "../keep/client"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { onBase } from "./changes"
+import { Field } from "../pieces/Field"
 
 interface Props {
   base: string
@@ -12,8 +13,7 @@ interface Props {
 /** What the form is made of. */
 export const BaseRow = memo(function BaseRow({ base, forms, onChange }: Props) {
   return (
-    <div className="row">
-      <span>Base</span>
+    <Field label="Base">
       <OpenChoice
         label="Base"
         name="form.base"
@@ -21,6 +21,6 @@ export const BaseRow = memo(function BaseRow({ base, forms, onChange }: Props) {
         choices={forms.bases.map((each) => ({ value: each.name, says: each.title }))}
         onChange={(name) => onChange((plan) => onBase(plan, forms, name))}
       />
-    </div>
+    </Field>
   )
 })

@@ -1,11 +1,12 @@
-import type { Declarations, Field } from "../keep/client"
+import type { Declarations, Field as Declared } from "../keep/client"
 import { FieldControl } from "../pieces/FieldControl"
+import { Field } from "../pieces/Field"
 
 type Part = Record<string, unknown>
 interface Props {
   parts: Part[]
   shapes: Declarations["forms"]["shapes"]
-  placing: Field[]
+  placing: Declared[]
   control: (place: string) => {
     place: string
     value: unknown
@@ -30,25 +31,26 @@ export function JoinedParts({ parts, shapes, placing, control, onChange }: Props
           <summary className="cursor-pointer py-2 font-semibold">
             Part {index + 1}: {shapes.find((shape) => shape.name === part.shape)?.title ?? "unknown"}
           </summary>
-          <div className="row">
-            <label htmlFor={`part-${index}`}>Shape</label>
-            <select
-              id={`part-${index}`}
-              className="field-input w-44 text-left"
-              value={String(part.shape)}
-              onChange={(event) =>
-                onChange(
-                  parts.map((each, i) => (i === index ? placed(each, event.target.value, shapes, placing) : each)),
-                )
-              }
-            >
-              {choices.map((each) => (
-                <option key={each.name} value={each.name}>
-                  {each.title}
-                </option>
-              ))}
-            </select>
-          </div>
+          <Field label="Shape">
+            {(labelled) => (
+              <select
+                {...labelled}
+                className="select w-44 text-left"
+                value={String(part.shape)}
+                onChange={(event) =>
+                  onChange(
+                    parts.map((each, i) => (i === index ? placed(each, event.target.value, shapes, placing) : each)),
+                  )
+                }
+              >
+                {choices.map((each) => (
+                  <option key={each.name} value={each.name}>
+                    {each.title}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Field>
           {[...fieldsOf(part), ...placing].map((field) => (
             <FieldControl
               key={field.name}
@@ -61,7 +63,7 @@ export function JoinedParts({ parts, shapes, placing, control, onChange }: Props
             <p className="py-2 text-right">
               <button
                 type="button"
-                className="link-button text-sm"
+                className="link text-sm"
                 onClick={() => onChange(parts.filter((_, i) => i !== index))}
               >
                 Take part {index + 1} away
@@ -74,7 +76,7 @@ export function JoinedParts({ parts, shapes, placing, control, onChange }: Props
         <p className="py-2">
           <button
             type="button"
-            className="plain-button"
+            className="btn"
             onClick={() => onChange([...parts, { ...placed({}, "ring", shapes, placing) }])}
           >
             Join another form
@@ -86,7 +88,7 @@ export function JoinedParts({ parts, shapes, placing, control, onChange }: Props
 }
 
 /** A part of another shape, in the same place. */
-function placed(part: Part, shape: string, shapes: Declarations["forms"]["shapes"], placing: Field[]): Part {
+function placed(part: Part, shape: string, shapes: Declarations["forms"]["shapes"], placing: Declared[]): Part {
   const kept = Object.fromEntries(
     placing
       .filter((field) => part[field.name] !== undefined && !field.name.startsWith("cut_"))

@@ -55,7 +55,7 @@ export function OutlineCorners({ points, problem, onChange }: Props) {
             <li key={index}>
               <button
                 type="button"
-                className="plain-button"
+                className="btn"
                 aria-label={`Outline ${index + 1}`}
                 onClick={() => onChange(outline.points)}
               >

@@ -58,7 +58,7 @@ export function OwnForms({ form, units, shelf, onChange }: Props) {
       <span className="flex flex-wrap items-center justify-end gap-2">
         <select
           id="form-shelf"
-          className="field-input w-52 text-left"
+          className="select w-52 text-left"
           value=""
           onChange={(event) => void choose(event.target.value)}
         >
@@ -67,7 +67,7 @@ export function OwnForms({ form, units, shelf, onChange }: Props) {
         {name === undefined && (
           <button
             type="button"
-            className="plain-button"
+            className="btn"
             onClick={() => {
               setName("")
               setSaid("")
@@ -88,16 +88,16 @@ export function OwnForms({ form, units, shelf, onChange }: Props) {
           <label htmlFor="form-name">Keep it as</label>
           <input
             id="form-name"
-            className="field-input w-56 text-left"
+            className="input w-56 text-left"
             maxLength={120}
             value={name}
             autoFocus
             onChange={(event) => setName(event.target.value)}
           />
-          <button type="submit" className="plain-button">
+          <button type="submit" className="btn">
             Keep
           </button>
-          <button type="button" className="link-button" onClick={() => setName(undefined)}>
+          <button type="button" className="link" onClick={() => setName(undefined)}>
             Leave it
           </button>
         </form>

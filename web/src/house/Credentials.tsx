@@ -1,5 +1,6 @@
 import { useState } from "react"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 interface Props {
   /** Whether the account is made by it. */
@@ -16,34 +17,33 @@ export function Credentials({ fresh, login, password, onLogin, onPassword, probl
   const [shown, setShown] = useState(false)
   return (
     <>
-      <div className="row">
-        <label htmlFor="login">Name</label>
-        <input
-          id="login"
-          className="field-input w-56 text-left"
-          autoComplete="username"
-          required
-          maxLength={120}
-          value={login}
-          onChange={(event) => onLogin(event.target.value)}
-        />
-      </div>
-      <div className="row">
-        <label htmlFor="password">
-          Password
-          {fresh && <span className="block text-sm text-quiet">Twelve letters or more.</span>}
-        </label>
-        <input
-          id="password"
-          type={shown ? "text" : "password"}
-          className="field-input w-56 text-left"
-          autoComplete={fresh ? "new-password" : "current-password"}
-          required
-          maxLength={200}
-          value={password}
-          onChange={(event) => onPassword(event.target.value)}
-        />
-      </div>
+      <Field label="Name">
+        {(labelled) => (
+          <input
+            {...labelled}
+            className="input w-56 text-left"
+            autoComplete="username"
+            required
+            maxLength={120}
+            value={login}
+            onChange={(event) => onLogin(event.target.value)}
+          />
+        )}
+      </Field>
+      <Field label="Password" help={fresh && "Twelve letters or more."}>
+        {(labelled) => (
+          <input
+            {...labelled}
+            type={shown ? "text" : "password"}
+            className="input w-56 text-left"
+            autoComplete={fresh ? "new-password" : "current-password"}
+            required
+            maxLength={200}
+            value={password}
+            onChange={(event) => onPassword(event.target.value)}
+          />
+        )}
+      </Field>
       <label className="flex items-center justify-end gap-2 pt-2 text-sm">
         <input
           type="checkbox"

@@ -99,7 +99,7 @@ function SignIn({ first }: { first: boolean }) {
         problem={problems.map(({ says }) => says).join(" ") || come.error?.message}
       />
       <p className="pt-4">
-        <button type="submit" className="amber-button min-h-11" disabled={come.isPending}>
+        <button type="submit" className="btn btn-primary min-h-11" disabled={come.isPending}>
           {first ? "Make it and go in" : "Sign in"}
         </button>
       </p>
@@ -141,7 +141,7 @@ function Pairing({ token }: { token: string }) {
       <p className="pt-4">
         <button
           type="button"
-          className="amber-button min-h-11"
+          className="btn btn-primary min-h-11"
           disabled={pair.isPending}
           onClick={() => pair.mutate()}
         >

@@ -10,6 +10,7 @@ import { SignOut } from "./SignOut"
 import { ThisWorkshop } from "./ThisWorkshop"
 import { Workshops } from "./Workshops"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 /** Which devices are in, how another one comes in, and the way out; nothing where nobody has to sign in. */
 export function House() {
@@ -50,7 +51,7 @@ function Devices() {
           {!device.here && (
             <button
               type="button"
-              className="link-button ml-auto"
+              className="link ml-auto"
               aria-label={`Shut out ${device.name}`}
               onClick={() => shut.mutate(device.id)}
             >
@@ -72,7 +73,7 @@ function Pairing() {
   }
   return (
     <p className="pt-3">
-      <button type="button" className="plain-button" onClick={() => begin.mutate()} disabled={begin.isPending}>
+      <button type="button" className="btn" onClick={() => begin.mutate()} disabled={begin.isPending}>
         Pair a device
       </button>
       {begin.isError && (
@@ -116,7 +117,7 @@ function Password() {
         <Secret label="The new one, twelve letters or more" complete="new-password" value={next} onChange={setNext} />
         {change.isError && <Problem>{change.error.message}</Problem>}
         {change.isSuccess && <p role="status">Changed. The other devices have to sign in again.</p>}
-        <button type="submit" className="plain-button mt-2" disabled={change.isPending}>
+        <button type="submit" className="btn mt-2" disabled={change.isPending}>
           Change it
         </button>
       </form>
@@ -133,17 +134,19 @@ interface SecretProps {
 
 function Secret({ label, complete, value, onChange }: SecretProps) {
   return (
-    <label className="row">
-      {label}
-      <input
-        type="password"
-        className="field-input w-56 text-left"
-        autoComplete={complete}
-        required
-        maxLength={200}
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
+    <Field label={label}>
+      {(labelled) => (
+        <input
+          {...labelled}
+          type="password"
+          className="input w-56 text-left"
+          autoComplete={complete}
+          required
+          maxLength={200}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      )}
+    </Field>
   )
 }

@@ -6,6 +6,7 @@ import { useAccount } from "../keep/queries"
 import { arrive } from "./arrive"
 import { Credentials } from "./Credentials"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 const roleSays = { maker: "make in it with the others", helper: "help: count at the bench, and tick cuts" }
 
@@ -56,23 +57,24 @@ export function Join({ token }: { token: string }) {
         />
       )}
       {invited.workshop === undefined && (
-        <div className="row">
-          <label htmlFor="workshop-name">What it is called</label>
-          <input
-            id="workshop-name"
-            className="field-input w-56 text-left"
-            maxLength={120}
-            required
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </div>
+        <Field label="What it is called">
+          {(labelled) => (
+            <input
+              {...labelled}
+              className="input w-56 text-left"
+              maxLength={120}
+              required
+              value={name}
+              onChange={(event) => setName(event.target.value)}
+            />
+          )}
+        </Field>
       )}
       {account?.login !== undefined && join.isError && (
         <Problem className="pt-2">{problems || join.error.message}</Problem>
       )}
       <p className="pt-4">
-        <button type="submit" className="amber-button min-h-11" disabled={join.isPending}>
+        <button type="submit" className="btn btn-primary min-h-11" disabled={join.isPending}>
           Come in
         </button>
       </p>

@@ -13,7 +13,7 @@ export function Moved() {
   return (
     <p role="alert" className="flex flex-wrap items-center gap-3 border-b border-error px-4 py-2 font-semibold">
       Another screen of this device has gone to another workshop. What you change here is not saved.
-      <button type="button" className="plain-button" onClick={() => window.location.assign("/")}>
+      <button type="button" className="btn" onClick={() => window.location.assign("/")}>
         Go there
       </button>
     </p>

@@ -13,7 +13,7 @@ export function SignOut() {
   })
   return (
     <p className="pt-3">
-      <button type="button" className="plain-button" onClick={() => leave.mutate()}>
+      <button type="button" className="btn" onClick={() => leave.mutate()}>
         Sign out on this device
       </button>
     </p>

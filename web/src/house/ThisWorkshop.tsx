@@ -8,6 +8,7 @@ import { OpenChoice } from "../pieces/OpenChoice"
 import { arrive } from "./arrive"
 import { InviteLink } from "./InviteLink"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 type Person = Workshop["people"][number]
 type Invited = Role | "own"
@@ -72,7 +73,7 @@ function People({ workshop, maker }: { workshop: Workshop; maker: boolean }) {
       />
       <button
         type="button"
-        className="link-button"
+        className="link"
         aria-label={`Let ${person.name} go`}
         onClick={() => remove.mutate(person.id)}
       >
@@ -110,12 +111,7 @@ function Invite() {
         choices={invitations}
         onChange={(next) => setAs(next as Invited)}
       />
-      <button
-        type="button"
-        className="plain-button"
-        disabled={invite.isPending}
-        onClick={() => invite.mutate(undefined)}
-      >
+      <button type="button" className="btn" disabled={invite.isPending} onClick={() => invite.mutate(undefined)}>
         Ask somebody in
       </button>
       {invite.data && (
@@ -142,13 +138,13 @@ function Name({ workshop }: { workshop: Workshop }) {
     >
       <input
         aria-label="Name of this workshop"
-        className="field-input w-64 text-left"
+        className="input w-64 text-left"
         required
         maxLength={120}
         value={name}
         onChange={(event) => setName(event.target.value)}
       />
-      <button type="submit" className="plain-button" disabled={rename.isPending || name.trim() === workshop.name}>
+      <button type="submit" className="btn" disabled={rename.isPending || name.trim() === workshop.name}>
         Rename it
       </button>
     </form>
@@ -162,7 +158,7 @@ function Leave({ name }: { name: string }) {
   })
   return (
     <p className="flex flex-wrap items-center gap-3 pt-3">
-      <button type="button" className="link-button" onClick={() => leave.mutate()}>
+      <button type="button" className="link" onClick={() => leave.mutate()}>
         Leave {name}
       </button>
       {leave.isError && <Problem inline>{leave.error.message}</Problem>}
@@ -194,28 +190,32 @@ function Delete({ workshop }: { workshop: Workshop }) {
           remove.mutate()
         }}
       >
-        <label className="row">
-          Its name, to be sure: {workshop.name}
-          <input
-            className="field-input w-56 text-left"
-            required
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </label>
-        <label className="row">
-          Your password
-          <input
-            type="password"
-            className="field-input w-56 text-left"
-            autoComplete="current-password"
-            required
-            value={password}
-            onChange={(event) => setPassword(event.target.value)}
-          />
-        </label>
+        <Field label={`Its name, to be sure: ${workshop.name}`}>
+          {(labelled) => (
+            <input
+              {...labelled}
+              className="input w-56 text-left"
+              required
+              value={name}
+              onChange={(event) => setName(event.target.value)}
+            />
+          )}
+        </Field>
+        <Field label="Your password">
+          {(labelled) => (
+            <input
+              {...labelled}
+              type="password"
+              className="input w-56 text-left"
+              autoComplete="current-password"
+              required
+              value={password}
+              onChange={(event) => setPassword(event.target.value)}
+            />
+          )}
+        </Field>
         {remove.isError && <Problem>{remove.error.message}</Problem>}
-        <button type="submit" className="plain-button mt-2" disabled={remove.isPending}>
+        <button type="submit" className="btn mt-2" disabled={remove.isPending}>
           Delete it for good
         </button>
       </form>

@@ -24,7 +24,7 @@ export function Workshops() {
               {!here && (
                 <button
                   type="button"
-                  className="link-button ml-auto"
+                  className="link ml-auto"
                   aria-label={`Go to ${name}`}
                   disabled={go.isPending}
                   onClick={() => go.mutate(id)}
@@ -59,13 +59,13 @@ export function NewWorkshop() {
       <input
         aria-label="Name of a new workshop"
         placeholder="Name of a new workshop"
-        className="field-input w-64 text-left"
+        className="input w-64 text-left"
         required
         maxLength={120}
         value={name}
         onChange={(event) => setName(event.target.value)}
       />
-      <button type="submit" className="plain-button" disabled={found.isPending}>
+      <button type="submit" className="btn" disabled={found.isPending}>
         Begin it
       </button>
       {found.isError && <Problem inline>{found.error.message}</Problem>}

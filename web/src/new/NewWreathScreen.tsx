@@ -93,7 +93,7 @@ function Begun({ plan, declarations, onPlan, onLeave }: BegunProps) {
         <section aria-label="What have you got?" className="-mx-4 pt-3 sm:-mx-6">
           <p className="flex flex-wrap items-baseline gap-4 px-4 sm:px-6">
             <span className="text-quiet">What your stash can make on it, and what it would cost.</span>
-            <button type="button" className="link-button" onClick={() => setAdding(true)}>
+            <button type="button" className="link" onClick={() => setAdding(true)}>
               Add a material…
             </button>
           </p>

@@ -30,7 +30,7 @@ export function SizeForm({ plan, declarations, sized, onPlan, onBack, onNext }: 
         <span>
           {shape?.title}, {fields.flatMap(({ name }) => worked?.lengths[`form.${name}`] ?? []).join(", ")}
         </span>
-        <button type="button" className="link-button" onClick={onBack}>
+        <button type="button" className="link" onClick={onBack}>
           Change the sizes
         </button>
       </p>
@@ -66,10 +66,15 @@ export function SizeForm({ plan, declarations, sized, onPlan, onBack, onNext }: 
           />
         ))}
         <p className="flex gap-3 pt-4">
-          <button type="button" className="amber-button" disabled={!worked || problems.length > 0} onClick={onNext}>
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={!worked || problems.length > 0}
+            onClick={onNext}
+          >
             Next: what have you got?
           </button>
-          <button type="button" className="plain-button" onClick={onBack}>
+          <button type="button" className="btn" onClick={onBack}>
             Another form
           </button>
         </p>

@@ -69,10 +69,10 @@ function Late({ says, onSettle }: { says: string; onSettle: (take: boolean) => v
     <div className="my-1 border-l-4 border-primary pl-3">
       <p>Counted for this one on another device, and came after it was finished: {says}.</p>
       <p className="flex gap-3">
-        <button type="button" className="plain-button" onClick={() => onSettle(true)}>
+        <button type="button" className="btn" onClick={() => onSettle(true)}>
           Add it here
         </button>
-        <button type="button" className="link-button" onClick={() => onSettle(false)}>
+        <button type="button" className="link" onClick={() => onSettle(false)}>
           Leave it out
         </button>
       </p>
@@ -153,7 +153,7 @@ function Entry({ make }: { make: Make }) {
         {make.note && <p className="pt-1">{make.note}</p>}
         <button
           type="button"
-          className="link-button text-sm text-quiet"
+          className="link text-sm text-quiet"
           onClick={() => void remove()}
           aria-label={`Delete this entry: ${make.wreath_name}`}
         >

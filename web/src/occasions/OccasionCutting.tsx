@@ -101,7 +101,7 @@ function Taking({ worked, occasion }: Props) {
         <span className="font-semibold text-secondary">
           Cut: the material of all of them is out of the stash, the remnants are in it.
         </span>
-        <button type="button" className="plain-button" onClick={() => void occasion.settleStash()}>
+        <button type="button" className="btn" onClick={() => void occasion.settleStash()}>
           Take it back
         </button>
       </>
@@ -110,7 +110,7 @@ function Taking({ worked, occasion }: Props) {
   if (worked.cut_sheet.length === 0) return null
   return (
     <>
-      <button type="button" className="amber-button" onClick={() => void occasion.settleStash(worked.cut_sheet)}>
+      <button type="button" className="btn btn-primary" onClick={() => void occasion.settleStash(worked.cut_sheet)}>
         I cut it all
       </button>
       <span className="text-sm text-quiet">Takes these lengths out of the stash for every wreath of the day.</span>

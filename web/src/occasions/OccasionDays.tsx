@@ -1,11 +1,11 @@
-import type { Field, Problem as Said, WorkedOccasion } from "../keep/client"
+import type { Field as Declared, Problem as Said, WorkedOccasion } from "../keep/client"
 import { useDeclarations } from "../keep/queries"
 import { FieldControl } from "../pieces/FieldControl"
 import { MoneyTerms } from "../pieces/MoneyTerms"
 import { dayText, hoursText } from "./days"
 import { Evenings } from "./Evenings"
 import type { OccasionSaid } from "./useOccasion"
-import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 interface Props {
   said: OccasionSaid
@@ -58,7 +58,7 @@ export function Days({ said, problems, keep, worked }: Props) {
 }
 
 interface SaidProps {
-  field: Field
+  field: Declared
   value: unknown
   problem?: string
   onChange: (value: unknown) => void
@@ -79,21 +79,17 @@ function Said({ field, value, problem, onChange }: SaidProps) {
     )
   }
   return (
-    <div className="row">
-      <label htmlFor={`occasion-${field.name}`}>{field.label}</label>
-      <input
-        id={`occasion-${field.name}`}
-        type="date"
-        className="field-input w-44"
-        value={String(value ?? "")}
-        onChange={(event) => onChange(event.target.value || undefined)}
-      />
-      {problem && (
-        <Problem small className="col-span-2">
-          {problem}
-        </Problem>
+    <Field label={field.label} problem={problem}>
+      {(labelled) => (
+        <input
+          {...labelled}
+          type="date"
+          className="input w-44"
+          value={String(value ?? "")}
+          onChange={(event) => onChange(event.target.value || undefined)}
+        />
       )}
-    </div>
+    </Field>
   )
 }
 
@@ -104,7 +100,7 @@ function Waiting({ worked, onSale }: { worked?: WorkedOccasion; onSale: () => vo
     <p className="mb-3 border-l-4 border-primary pl-3">
       {worked.waiting.says} <span className="text-sm text-quiet">Sale weeks are those of the simulated shop.</span>{" "}
       {worked.waiting.in_time && (
-        <button type="button" className="plain-button" onClick={onSale}>
+        <button type="button" className="btn" onClick={onSale}>
           Buy at sale prices
         </button>
       )}

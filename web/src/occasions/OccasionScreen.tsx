@@ -133,14 +133,14 @@ function Files({ id, dated }: { id: number; dated: boolean }) {
   const path = `/api/occasions/${id}`
   return (
     <span className="no-print ml-auto flex flex-wrap gap-2">
-      <a className="plain-button" href={`${path}/sheet.pdf`} download>
+      <a className="btn" href={`${path}/sheet.pdf`} download>
         PDF
       </a>
-      <a className="plain-button" href={`${path}/sheet.csv`} download>
+      <a className="btn" href={`${path}/sheet.csv`} download>
         CSV
       </a>
       {dated && (
-        <a className="plain-button" href={`${path}/days.ics`} download>
+        <a className="btn" href={`${path}/days.ics`} download>
           Calendar
         </a>
       )}
@@ -207,7 +207,7 @@ function Removing({ id }: { id: number }) {
       )}
       <button
         type="button"
-        className="link-button text-sm text-quiet"
+        className="link text-sm text-quiet"
         onClick={() => void remove().catch((error: Error) => setRefused(error.message))}
       >
         Delete this occasion; its wreaths stay

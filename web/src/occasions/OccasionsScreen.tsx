@@ -33,7 +33,7 @@ export function OccasionsScreen() {
           <OnlyMakers>
             <button
               type="button"
-              className="amber-button ml-auto"
+              className="btn btn-primary ml-auto"
               onClick={() => begin.mutate()}
               disabled={begin.isPending}
             >

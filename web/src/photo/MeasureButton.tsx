@@ -19,7 +19,7 @@ export const MeasureButton = memo(function MeasureButton({ named, units, forms, 
   if (!shape?.fields.some(({ kind, fine }) => kind === "length" && !fine)) return null
   return (
     <>
-      <button type="button" className="link-button" onClick={() => setOpen(true)}>
+      <button type="button" className="link" onClick={() => setOpen(true)}>
         Measure from a photo…
       </button>
       {open && (

@@ -162,7 +162,7 @@ function Measuring({ picture, shape, sheets, units, onUse }: MeasuringProps) {
         <p className="pt-3">
           <button
             type="button"
-            className="amber-button"
+            className="btn btn-primary"
             disabled={!measured}
             onClick={() => measured && onUse(usedOf(measured))}
           >
@@ -217,12 +217,7 @@ function TargetRow({ target, taps, chosen, size, onChoose, onUndo }: RowProps) {
         )}
       </span>
       {taps > 0 && (
-        <button
-          type="button"
-          className="link-button text-sm"
-          onClick={onUndo}
-          aria-label={`One tap back: ${target.says}`}
-        >
+        <button type="button" className="link text-sm" onClick={onUndo} aria-label={`One tap back: ${target.says}`}>
           Back
         </button>
       )}

@@ -1,3 +1,4 @@
+import { Bar } from "./Bar"
 import { useState } from "react"
 import type { Difference } from "../keep/differences"
 import { Differences } from "./Conflict"
@@ -15,17 +16,17 @@ export function ChangedElsewhere({
   const [open, setOpen] = useState(false)
   if (changed.length === 0) return null
   return (
-    <div role="status" className="notice-bar">
+    <Bar>
       <p>
         <strong>This {what} was changed on another device.</strong> It is shown as it is now.
       </p>
-      <button type="button" className="plain-button" onClick={onClose}>
+      <button type="button" className="btn" onClick={onClose}>
         All right
       </button>
-      <button type="button" className="link-button" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <button type="button" className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
         What was changed
       </button>
       {open && <Differences all={changed} sides={["Before", "Now"]} />}
-    </div>
+    </Bar>
   )
 }

@@ -1,3 +1,4 @@
+import { Bar } from "./Bar"
 import { useState } from "react"
 import type { Difference } from "../keep/differences"
 import { Dialog } from "./Dialog"
@@ -18,25 +19,25 @@ export function Conflict({ what, differences, onSettle }: Props) {
   const title = `This ${what} was changed somewhere else`
   const answers = (
     <>
-      <button type="button" className="amber-button" onClick={() => onSettle("mine")}>
+      <button type="button" className="btn btn-primary" onClick={() => onSettle("mine")}>
         Keep mine
       </button>
-      <button type="button" className="plain-button" onClick={() => onSettle("theirs")}>
+      <button type="button" className="btn" onClick={() => onSettle("theirs")}>
         Take theirs
       </button>
     </>
   )
   if (!open) {
     return (
-      <div role="alert" className="notice-bar">
+      <Bar urgent>
         <p>
           <strong>{title}.</strong> What you change is kept on this device until you choose.
         </p>
         {answers}
-        <button type="button" className="link-button" onClick={() => setOpen(true)}>
+        <button type="button" className="link" onClick={() => setOpen(true)}>
           What differs
         </button>
-      </div>
+      </Bar>
     )
   }
   return (

@@ -38,7 +38,7 @@ export function Deleted({ shelf }: { shelf: Shelf }) {
             </span>
             <button
               type="button"
-              className="link-button ml-auto"
+              className="link ml-auto"
               aria-label={`Bring back ${each.name}`}
               onClick={() => back.mutate(each.id)}
             >

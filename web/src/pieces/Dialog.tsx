@@ -32,7 +32,7 @@ export function Dialog({
       >
         <div className="mb-3 flex items-start gap-4">
           <h2 className="text-xl">{title}</h2>
-          <button type="button" className="plain-button ml-auto" onClick={() => element.current?.close()}>
+          <button type="button" className="btn ml-auto" onClick={() => element.current?.close()}>
             Close
           </button>
         </div>

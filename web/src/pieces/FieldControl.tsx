@@ -1,12 +1,12 @@
 import { useId, useState } from "react"
-import type { Field, Material } from "../keep/client"
+import type { Field as Declared, Material } from "../keep/client"
+import { Field, type Labelled } from "./Field"
 import { OpenChoice } from "./OpenChoice"
 import { PictureControl } from "./PictureControl"
-import { Prose } from "./Prose"
 import { Select, type Choice } from "./Select"
 
 interface Props {
-  field: Field
+  field: Declared
   /** The field's place in the document, as problems name it. */
   place: string
   value: unknown
@@ -28,32 +28,24 @@ interface Props {
 /** One row of a ruled sheet: what it is on the left, a control drawn from the field's declaration on the right. */
 export function FieldControl(props: Props) {
   const { field, problem, place } = props
-  const id = useId()
-  const help = field.help ?? field.default_says
+  const help = field.help ?? (field.default_says && `Left empty: ${field.default_says}.`)
   return (
-    <div className="row" data-place={place}>
-      <div>
-        {field.kind === "choice" ? <span>{field.label}</span> : <label htmlFor={id}>{field.label}</label>}
-        {help && (
-          <p id={`${id}-help`} className="text-sm leading-snug text-quiet">
-            {field.help ?? `Left empty: ${field.default_says}.`}
-          </p>
-        )}
-      </div>
-      <Control {...props} id={id} />
-      {problem && (
-        <p id={`${id}-problem`} role="alert" className="col-span-2 text-sm font-semibold text-error">
-          <Prose>{problem}</Prose>
-        </p>
+    <Field label={field.label} help={help} problem={problem} place={place}>
+      {field.kind === "choice" && field.choices ? (
+        <ChoiceControl {...props} />
+      ) : (
+        (labelled) => <Control {...props} labelled={labelled} />
       )}
-    </div>
+    </Field>
   )
 }
 
-function Control(props: Props & { id: string }) {
-  const { field, place, value, fallback, onChange, id } = props
+type Controlled = Props & { labelled: Labelled }
+
+function Control(props: Controlled) {
+  const { field, place, value, fallback, onChange, labelled } = props
+  const { id } = labelled
   const text = typeof value === "string" ? value : ""
-  if (field.kind === "choice" && field.choices) return <ChoiceControl {...props} />
   if (field.kind === "reference") {
     const fits = props.materials?.filter((material) => field.kinds?.includes(material.kind)) ?? []
     const choices = fits.map((material) => ({ value: material.id, says: material.name }))
@@ -124,25 +116,20 @@ const ADD = "+"
 const MIDDLE = "middle"
 
 /** What is written: a length, a number, words. */
-function Written({ field, value, understood, fallback, problem, onChange, id }: Props & { id: string }) {
+function Written({ field, value, understood, fallback, problem, onChange, labelled }: Controlled) {
   const [draft, setDraft] = useState<string>()
   const shown =
     draft ?? (problem === undefined ? understood : undefined) ?? (value === undefined ? "" : String(value))
   const kept = typeof value === "number" || NUMERIC.includes(field.kind)
   return (
     <input
-      id={id}
-      className={`field-input ${field.kind === "text" ? "w-56 text-left" : ""}`}
+      {...labelled}
+      className={`input ${field.kind === "text" ? "w-56 text-left" : ""}`}
       type="text"
       autoComplete="off"
       inputMode={field.kind === "count" ? "numeric" : undefined}
       value={shown}
       placeholder={fallback}
-      aria-invalid={problem !== undefined}
-      aria-describedby={
-        [field.help || field.default_says ? `${id}-help` : "", problem ? `${id}-problem` : ""].join(" ").trim() ||
-        undefined
-      }
       onFocus={(event) => {
         setDraft(shown)
         event.target.select()
@@ -157,18 +144,16 @@ function Written({ field, value, understood, fallback, problem, onChange, id }: 
 }
 
 /** Several whole numbers, written one after another: "1, 3". */
-function Counts({ field, value, problem, onChange, id }: Props & { id: string }) {
+function Counts({ field, value, onChange, labelled }: Controlled) {
   const [draft, setDraft] = useState<string>()
   const numbers = Array.isArray(value) ? value.map(String).join(", ") : ""
   return (
     <input
-      id={id}
-      className="field-input"
+      {...labelled}
+      className="input"
       type="text"
-      aria-label={field.label}
       value={draft ?? numbers}
       placeholder={field.default_says}
-      aria-invalid={problem !== undefined}
       onFocus={() => setDraft(numbers)}
       onBlur={() => setDraft(undefined)}
       onChange={(event) => {
@@ -181,7 +166,8 @@ function Counts({ field, value, problem, onChange, id }: Props & { id: string })
 }
 
 /** One of a few words; with "something else", a field for the maker’s own. */
-function ChoiceControl({ field, place, value, fallback, onChange, id }: Props & { id: string }) {
+function ChoiceControl({ field, place, value, fallback, onChange }: Props) {
+  const id = useId()
   const choices = field.choices ?? []
   const said = String(value ?? field.default ?? fallback ?? "")
   if (choices.length <= 4) {
@@ -204,7 +190,7 @@ function ChoiceControl({ field, place, value, fallback, onChange, id }: Props & 
       />
       {field.open && (own || said === OTHER) && (
         <input
-          className="field-input w-44 text-left"
+          className="input w-44 text-left"
           aria-label={`${field.label}, in your own words`}
           placeholder="in your own words"
           maxLength={60}
@@ -225,7 +211,7 @@ const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 const NUMERIC = ["count", "number", "area", "stop", "spot"]
 
 /** What a maker wrote, as the document holds it: nothing for an empty field, a number where it is plainly one. */
-function written(text: string, field: Field, numeric: boolean): unknown {
+function written(text: string, field: Declared, numeric: boolean): unknown {
   const trimmed = text.trim()
   if (trimmed === "") return undefined
   if (["length", ...NUMERIC].includes(field.kind) && numeric && /^\d+(\.\d+)?$/.test(trimmed)) return Number(trimmed)

@@ -22,7 +22,7 @@ export function NewVersion() {
   return (
     <p role="status" className={`no-print ${ON_TOP}`}>
       A new version is here. What you have saved stays.{" "}
-      <button type="button" className="link-button font-semibold" onClick={take}>
+      <button type="button" className="link font-semibold" onClick={take}>
         Take it
       </button>
     </p>

@@ -112,7 +112,7 @@ function Look() {
   return (
     <select
       aria-label="Look"
-      className="field-input w-40 text-left"
+      className="select w-40 text-left"
       value={theme}
       onChange={(event) => choose(event.target.value as Theme)}
     >

@@ -34,7 +34,7 @@ export function PictureControl({ id, value, onChange }: Props) {
         }}
       />
       {picture && (
-        <button type="button" className="link-button text-sm" onClick={() => onChange(undefined)}>
+        <button type="button" className="link text-sm" onClick={() => onChange(undefined)}>
           Without the photo
         </button>
       )}

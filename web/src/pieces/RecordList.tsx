@@ -52,7 +52,7 @@ export function RecordList({ field, place, records, materials, layers, problems,
           <p className="py-1 text-right">
             <button
               type="button"
-              className="link-button text-sm"
+              className="link text-sm"
               onClick={() => onChange(list.length === 1 ? undefined : list.filter((_, i) => i !== index))}
             >
               Take {word} {index + 1} out
@@ -60,7 +60,7 @@ export function RecordList({ field, place, records, materials, layers, problems,
           </p>
         </div>
       ))}
-      <button type="button" className="plain-button mt-1" onClick={() => onChange([...list, {}])}>
+      <button type="button" className="btn mt-1" onClick={() => onChange([...list, {}])}>
         Add a {word}
       </button>
       {at(place) && <Problem small>{at(place)}</Problem>}

@@ -1,11 +1,12 @@
+import { Bar } from "./Bar"
 /** Something that has to be said once, and is then known. */
 export function Remark({ says, onClose }: { says: string; onClose: () => void }) {
   return (
-    <div role="status" className="notice-bar">
+    <Bar>
       <p>{says}</p>
-      <button type="button" className="plain-button" onClick={onClose}>
+      <button type="button" className="btn" onClick={onClose}>
         All right
       </button>
-    </div>
+    </Bar>
   )
 }

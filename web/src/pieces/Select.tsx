@@ -19,7 +19,7 @@ export function Select({ id, label, value, none, choices, onChange }: Props) {
     <select
       id={id}
       aria-label={label}
-      className="field-input w-56 text-left"
+      className="select w-56 text-left"
       value={value}
       onChange={(event) => onChange(event.target.value || undefined)}
     >

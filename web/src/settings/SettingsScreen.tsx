@@ -9,6 +9,7 @@ import { ForMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 /** Currencies that are offered; any other of ISO 4217 can be asked for by its three letters in a plan. */
 const CURRENCIES = ["USD", "EUR", "GBP", "CAD", "AUD", "NZD", "CHF", "SEK", "NOK", "DKK", "PLN", "CZK", "JPY", "INR"]
@@ -40,26 +41,23 @@ export function SettingsScreen() {
       <main className="mx-auto max-w-3xl px-4 py-4 sm:px-6">
         <h1 className="pb-2 text-2xl">Settings</h1>
         <ForMakers>
-          <div className="row">
-            <label htmlFor="currency">
-              Currency
-              <span className="block text-sm text-quiet">Prices keep their numbers; only the sign changes.</span>
-            </label>
-            <select
-              id="currency"
-              className="field-input w-56 text-left"
-              value={settings.currency}
-              onChange={(event) => change.mutate({ currency: event.target.value })}
-            >
-              {offered.map((code) => (
-                <option key={code} value={code}>
-                  {names.of(code)}
-                </option>
-              ))}
-            </select>
-          </div>
-          <div className="row">
-            <span>Paper</span>
+          <Field label="Currency" help="Prices keep their numbers; only the sign changes.">
+            {(labelled) => (
+              <select
+                {...labelled}
+                className="select w-56 text-left"
+                value={settings.currency}
+                onChange={(event) => change.mutate({ currency: event.target.value })}
+              >
+                {offered.map((code) => (
+                  <option key={code} value={code}>
+                    {names.of(code)}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Field>
+          <Field label="Paper">
             <OpenChoice
               label="Paper"
               name="paper"
@@ -67,7 +65,7 @@ export function SettingsScreen() {
               choices={PAPERS}
               onChange={(paper) => change.mutate({ paper: paper as Settings["paper"] })}
             />
-          </div>
+          </Field>
           <p className="pt-2 text-sm text-quiet">Saved as soon as you choose.</p>
         </ForMakers>
         <House />

@@ -69,7 +69,7 @@ function Row({ entry, onUndo }: { entry: LedgerEntry; onUndo: () => void }) {
       </td>
       <td className="w-24 text-right">
         {entry.can_undo && (
-          <button type="button" className="link-button text-sm font-normal" onClick={onUndo}>
+          <button type="button" className="link text-sm font-normal" onClick={onUndo}>
             Take back
           </button>
         )}

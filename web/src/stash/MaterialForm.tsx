@@ -105,11 +105,11 @@ export function MaterialForm({ stashed, units, kinds, onClose }: Props) {
             />
           ))}
         <div className="flex gap-3 pt-4">
-          <button type="submit" className="amber-button" disabled={save.isPending}>
+          <button type="submit" className="btn btn-primary" disabled={save.isPending}>
             Save
           </button>
           {stashed && (
-            <button type="button" className="plain-button ml-auto" onClick={() => remove.mutate()}>
+            <button type="button" className="btn ml-auto" onClick={() => remove.mutate()}>
               Remove from the stash
             </button>
           )}
@@ -145,7 +145,7 @@ function Entries({
           </div>
           <button
             type="button"
-            className="link-button text-sm"
+            className="link text-sm"
             onClick={() => onChange(entries.filter((_, i) => i !== index))}
           >
             Take out
@@ -154,7 +154,7 @@ function Entries({
       ))}
       <button
         type="button"
-        className="plain-button mt-2"
+        className="btn mt-2"
         onClick={() => onChange([...entries, of.kind === "record" ? {} : ""])}
       >{`Add ${of.label[0]?.toLowerCase()}${of.label.slice(1)}`}</button>
     </fieldset>

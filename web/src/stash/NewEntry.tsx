@@ -48,7 +48,7 @@ export function NewEntry({ stashed, units, onWritten }: Props) {
     >
       <select
         aria-label="What happened"
-        className="field-input w-36 text-left"
+        className="select w-36 text-left"
         value={kind}
         onChange={(event) => setKind(event.target.value as Kind)}
       >
@@ -61,7 +61,7 @@ export function NewEntry({ stashed, units, onWritten }: Props) {
       {sold === "sheet" && <Size label="Width" value={width} onChange={setWidth} />}
       <Size label={length} value={size} onChange={setSize} />
       {kind === "splice" && <Size label="Join at" value={width} onChange={setWidth} />}
-      <button type="submit" className="plain-button">
+      <button type="submit" className="btn">
         Write it down
       </button>
     </form>
@@ -73,7 +73,7 @@ function Size({ label, value, onChange }: { label: string; value: string; onChan
     <input
       aria-label={label}
       placeholder={label}
-      className="field-input w-28"
+      className="input w-28"
       value={value}
       onChange={(event) => onChange(event.target.value)}
     />

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { answered, api, Refusal, type Field, type Material, type Units } from "../keep/client"
+import { answered, api, Refusal, type Field as Declared, type Material, type Units } from "../keep/client"
 import { askAgain, touched } from "../keep/keys"
 import { useDeclarations } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
@@ -9,6 +9,7 @@ import { OpenChoice } from "../pieces/OpenChoice"
 import { put, valueAt } from "../wreath/places"
 import { slug } from "./slug"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 interface Props {
   /** The kinds that will do where it is wanted. */
@@ -45,7 +46,7 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
     },
   })
   const problems = save.error instanceof Refusal ? save.error.problems : []
-  const control = (field: Field, place: string) => (
+  const control = (field: Declared, place: string) => (
     <FieldControl
       key={`${draft.kind ?? ""}.${place}`}
       field={field}
@@ -55,7 +56,7 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
       onChange={(value, beside) => setDraft({ ...put(draft, place, value), ...beside })}
     />
   )
-  const chosen = (some: Field[], names: string[]) =>
+  const chosen = (some: Declared[], names: string[]) =>
     names.flatMap((name) => some.filter((each) => each.name === name))
   return (
     <Dialog title="Add a material" onClose={onClose}>
@@ -67,8 +68,7 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
       >
         {save.isError && problems.length === 0 && <Problem>{save.error.message}</Problem>}
         {kinds.length > 1 && (
-          <div className="row">
-            <span>Kind</span>
+          <Field label="Kind">
             <OpenChoice
               label="Kind of material"
               name="kind"
@@ -80,7 +80,7 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
                 setDraft({ kind: kind as Material["kind"], name: draft.name, colour: draft.colour, offers: priced })
               }
             />
-          </div>
+          </Field>
         )}
         {chosen(fields, ESSENTIAL).map((field) => control(field, field.name))}
         <fieldset className="pt-2">
@@ -88,7 +88,7 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
           {chosen(offer, OF_OFFER).map((field) => control(field, `offers.0.${field.name}`))}
         </fieldset>
         <p className="pt-4">
-          <button type="submit" className="amber-button" disabled={save.isPending}>
+          <button type="submit" className="btn btn-primary" disabled={save.isPending}>
             Add it
           </button>
         </p>

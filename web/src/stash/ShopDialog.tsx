@@ -45,7 +45,7 @@ export function ShopDialog({ onClose }: { onClose: () => void }) {
         </tbody>
       </table>
       <p className="flex items-center gap-3">
-        <button type="button" className="amber-button" onClick={() => void take()}>
+        <button type="button" className="btn btn-primary" onClick={() => void take()}>
           Take over its prices
         </button>
         {said && <span role="status">{said}</span>}

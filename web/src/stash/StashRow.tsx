@@ -37,15 +37,10 @@ export function StashRow({ stashed, longest, onOpen, onLedger }: Props) {
         </p>
       </div>
       <span className="flex gap-2">
-        <button
-          type="button"
-          className="plain-button"
-          onClick={onLedger}
-          aria-label={`Where it went: ${material.name}`}
-        >
+        <button type="button" className="btn" onClick={onLedger} aria-label={`Where it went: ${material.name}`}>
           Where it went
         </button>
-        <button type="button" className="plain-button" onClick={onOpen} aria-label={`Change ${material.name}`}>
+        <button type="button" className="btn" onClick={onOpen} aria-label={`Change ${material.name}`}>
           Change
         </button>
       </span>

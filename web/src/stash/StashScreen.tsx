@@ -30,17 +30,17 @@ export function StashScreen() {
             <h1 className="text-2xl">Stash</h1>
             <span className="text-quiet">{stash.data && `${stash.data.length} materials`}</span>
             <span className="ml-auto flex flex-wrap gap-2">
-              <button type="button" className="plain-button" onClick={() => setFile("shop")}>
+              <button type="button" className="btn" onClick={() => setFile("shop")}>
                 Shop
               </button>
-              <button type="button" className="plain-button" onClick={() => setFile("in")}>
+              <button type="button" className="btn" onClick={() => setFile("in")}>
                 Take in CSV
               </button>
-              <a className="plain-button" href={`/api/stash.csv?units=${units}`} download>
+              <a className="btn" href={`/api/stash.csv?units=${units}`} download>
                 CSV
               </a>
             </span>
-            <button type="button" className="amber-button" onClick={() => setOpen("new")}>
+            <button type="button" className="btn btn-primary" onClick={() => setOpen("new")}>
               Add a material
             </button>
           </div>

@@ -63,7 +63,7 @@ export function TakeIn({ units, onClose }: { units: Units; onClose: () => void }
           <span>
             {tried.added} new, {tried.changed} changed, {tried.same} the same as before.
           </span>
-          <button type="button" className="amber-button" onClick={() => void send(tried.csv, false)}>
+          <button type="button" className="btn btn-primary" onClick={() => void send(tried.csv, false)}>
             Take it in
           </button>
         </p>

@@ -38,7 +38,7 @@ export function Allowance({
                 <span className="text-sm text-quiet">The plan counts with it.</span>
                 <button
                   type="button"
-                  className="link-button text-sm"
+                  className="link text-sm"
                   onClick={() => keep(taken.filter((one) => one !== own))}
                 >
                   Leave it out
@@ -47,7 +47,7 @@ export function Allowance({
             ) : (
               <button
                 type="button"
-                className="plain-button"
+                className="btn"
                 onClick={() =>
                   keep([...taken.filter((one) => one !== own), { method, material, factor, spread, makes }])
                 }

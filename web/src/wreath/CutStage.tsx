@@ -40,22 +40,22 @@ export function CutStage({
           </span>
         )}
         <span className="no-print ml-auto flex flex-wrap gap-2">
-          <a className="plain-button" href={`/api/wreaths/${id}/cut-sheet.pdf`} download>
+          <a className="btn" href={`/api/wreaths/${id}/cut-sheet.pdf`} download>
             PDF
           </a>
-          <a className="plain-button" href={`/api/wreaths/${id}/pattern-card.pdf`} download>
+          <a className="btn" href={`/api/wreaths/${id}/pattern-card.pdf`} download>
             Pattern card
           </a>
-          <a className="plain-button" href={`/api/wreaths/${id}/picture.png`} download>
+          <a className="btn" href={`/api/wreaths/${id}/picture.png`} download>
             Picture
           </a>
-          <a className="plain-button" href={`/api/wreaths/${id}/picture.svg?photos=yes`} download>
+          <a className="btn" href={`/api/wreaths/${id}/picture.svg?photos=yes`} download>
             SVG
           </a>
-          <a className="plain-button" href={`/api/wreaths/${id}/cut-sheet.csv`} download>
+          <a className="btn" href={`/api/wreaths/${id}/cut-sheet.csv`} download>
             CSV
           </a>
-          <button type="button" className="plain-button" onClick={() => window.print()}>
+          <button type="button" className="btn" onClick={() => window.print()}>
             Print
           </button>
         </span>
@@ -68,13 +68,13 @@ export function CutStage({
               <span className="font-semibold text-secondary">
                 Cut: its material is out of the stash, the remnants are in it.
               </span>
-              <button type="button" className="plain-button" onClick={() => onStash()}>
+              <button type="button" className="btn" onClick={() => onStash()}>
                 Take it back
               </button>
             </>
           ) : (
             <>
-              <button type="button" className="amber-button" onClick={() => onStash(worked.cut_sheet)}>
+              <button type="button" className="btn btn-primary" onClick={() => onStash(worked.cut_sheet)}>
                 I cut it
               </button>
               <span className="text-sm text-quiet">

@@ -50,7 +50,7 @@ export function Findings({ judgements, plan, worked, onChange }: Props) {
           Done.{" "}
           <button
             type="button"
-            className="link-button"
+            className="link"
             onClick={() => {
               onChange(made.before)
               setMade(undefined)
@@ -103,7 +103,7 @@ function Mend({ mend, level, worked, onChange }: MendProps) {
     <p className="mt-1 flex flex-wrap items-center gap-3">
       <button
         type="button"
-        className={level === "stop" || level === "warn" ? "amber-button" : "plain-button"}
+        className={level === "stop" || level === "warn" ? "btn btn-primary" : "btn"}
         onClick={() => onChange(mend.plan)}
       >
         <Prose>{mend.says}</Prose>

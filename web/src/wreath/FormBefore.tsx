@@ -5,6 +5,7 @@ import { OpenChoice } from "../pieces/OpenChoice"
 import { knownMaterials, withMaterials } from "./layers"
 import { put } from "./places"
 import type { StageProps } from "./stageProps"
+import { Field } from "../pieces/Field"
 
 type Said = Record<string, unknown>
 
@@ -24,8 +25,7 @@ export function FormBefore({ field, plan, worked, problems, onChange }: Props) {
   const change = (next: Said) => onChange(withMaterials(put(plan, "form.before", next), known))
   return (
     <>
-      <div className="row" data-place="form.before">
-        <span>{field.label}</span>
+      <Field label={field.label} place="form.before">
         <OpenChoice
           label={field.label}
           name="form.before"
@@ -35,7 +35,7 @@ export function FormBefore({ field, plan, worked, problems, onChange }: Props) {
             next === "bare" ? onChange(put(plan, "form.before", undefined)) : change({ state: next })
           }
         />
-      </div>
+      </Field>
       {field.fields
         ?.filter(({ name }) => GOES_WITH[state]?.includes(name))
         .map((each) => (

@@ -120,7 +120,7 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
         </div>
       )}
       <p className="py-3">
-        <a className="link-button" href={`/api/wreaths/${id}/form.svg`} download>
+        <a className="link" href={`/api/wreaths/${id}/form.svg`} download>
           The form as SVG, true size
         </a>
       </p>

@@ -45,7 +45,7 @@ function Templates({ id }: { id: number }) {
             </span>
             <span className="flex gap-2">
               <a
-                className="plain-button"
+                className="btn"
                 href={`/api/wreaths/${id}/template.pdf?part=${each.name}`}
                 download
                 aria-label={`${each.title} as PDF`}
@@ -53,7 +53,7 @@ function Templates({ id }: { id: number }) {
                 PDF
               </a>
               <a
-                className="plain-button"
+                className="btn"
                 href={`/api/wreaths/${id}/template.svg?part=${each.name}`}
                 download
                 aria-label={`${each.title} as SVG`}

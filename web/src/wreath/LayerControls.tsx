@@ -1,6 +1,6 @@
 import { useState } from "react"
 import { Link } from "react-router"
-import type { Covering, Field, Material, Plan, PlanLayer, WorkedLayer } from "../keep/client"
+import type { Covering, Field as Declared, Material, Plan, PlanLayer, WorkedLayer } from "../keep/client"
 import { useQuestion } from "../keep/useQuestion"
 import { FieldControl } from "../pieces/FieldControl"
 import { Fold } from "../pieces/Fold"
@@ -20,6 +20,7 @@ import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 import { WorkBackwards } from "./WorkBackwards"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 interface Props extends StageProps {
   layer: PlanLayer
@@ -115,12 +116,11 @@ function MethodRow({ plan, layer, declarations, known, place, change }: Controls
     change(put(plan, place, { id: layer.id, method, material: kept?.id }))
   }
   return (
-    <div className="row">
-      <span>Covering</span>
+    <Field label="Covering">
       <span className="flex flex-wrap items-center justify-end gap-2">
         <select
           aria-label="Covering"
-          className="field-input w-60 text-left"
+          className="select w-60 text-left"
           value={layer.method}
           onChange={(event) => choose(event.target.value)}
         >
@@ -130,11 +130,11 @@ function MethodRow({ plan, layer, declarations, known, place, change }: Controls
             </option>
           ))}
         </select>
-        <Link className="plain-button" to="../coverings" relative="path">
+        <Link className="btn" to="../coverings" relative="path">
           See all on this form
         </Link>
       </span>
-    </div>
+    </Field>
   )
 }
 
@@ -190,15 +190,15 @@ function Materials({ plan, layer, known, covering, declarations, place, change, 
 type Wanted = { at: string; kinds: string[] }
 
 /** A list of numbers is written in one line; how colours are mixed is said beside them. */
-const numbers = (field: Field) => field.kind === "list" && field.of?.kind === "count" && field.name !== "mix"
+const numbers = (field: Declared) => field.kind === "list" && field.of?.kind === "count" && field.name !== "mix"
 
-const plain = (field: Field) => !["list", "record"].includes(field.kind) || numbers(field)
+const plain = (field: Declared) => !["list", "record"].includes(field.kind) || numbers(field)
 
 /** The options of a layer, drawn from what it declares: plain ones, lists, records, and the finer points. */
 function Options(controls: Controls) {
   const { plan, worked, problems, known, covering, place, change, problemAt, onChange } = controls
   const [wanted, setWanted] = useState<Wanted>()
-  const control = (field: Field, name = field.name) => optionControl(controls, field, name, setWanted)
+  const control = (field: Declared, name = field.name) => optionControl(controls, field, name, setWanted)
   const options = (covering?.options ?? []).filter((field) => !isOfWay(covering, field))
   const fine = options.filter((field) => plain(field) && field.fine)
   const understood = (at: string) => (problems.length > 0 ? undefined : worked?.lengths[at])
@@ -255,7 +255,7 @@ function Options(controls: Controls) {
   )
 }
 
-function optionControl(controls: Controls, field: Field, name: string, onWanted: (wanted: Wanted) => void) {
+function optionControl(controls: Controls, field: Declared, name: string, onWanted: (wanted: Wanted) => void) {
   const { plan, worked, problems, layer, known, shown, place, change, problemAt } = controls
   const at = `${place}.${name}`
   // What is wrong with one of a list is said beside the list.

@@ -2,6 +2,7 @@ import { useId, useState } from "react"
 import type { Material, PlanLayer, Units } from "../keep/client"
 import { QuickMaterial } from "../stash/QuickMaterial"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 interface RowProps {
   label: string
@@ -24,47 +25,43 @@ const ADD = "+"
 
 /** What a layer, or the form itself, is made of. */
 export function MaterialRow({ label, fits, others, value, problem, says, none, adding, onChange }: RowProps) {
-  const id = useId()
   const [open, setOpen] = useState(false)
   const chosen = fits.some((material) => material.id === value)
   return (
-    <div className="row">
-      <div>
-        <label htmlFor={id}>{label}</label>
-        {says && <p className="text-sm leading-snug text-quiet">{says}</p>}
-      </div>
-      <select
-        id={id}
-        className="field-input w-64 text-left"
-        value={value ?? ""}
-        onChange={(event) => (event.target.value === ADD ? setOpen(true) : onChange(event.target.value || undefined))}
-      >
-        {(none || !chosen) && (
-          <option value="">{none ?? (fits.length === 0 ? "Nothing in the stash fits" : "Choose one")}</option>
-        )}
-        {fits.map((material) => (
-          <option key={material.id} value={material.id}>
-            {material.name}
-          </option>
-        ))}
-        {others && others.materials.length > 0 && (
-          <optgroup label={others.why}>
-            {others.materials.map((material) => (
-              <option key={material.id} value={material.id} disabled>
+    <Field label={label} help={says} problem={problem}>
+      {(labelled) => (
+        <>
+          <select
+            {...labelled}
+            className="select w-64 text-left"
+            value={value ?? ""}
+            onChange={(event) =>
+              event.target.value === ADD ? setOpen(true) : onChange(event.target.value || undefined)
+            }
+          >
+            {(none || !chosen) && (
+              <option value="">{none ?? (fits.length === 0 ? "Nothing in the stash fits" : "Choose one")}</option>
+            )}
+            {fits.map((material) => (
+              <option key={material.id} value={material.id}>
                 {material.name}
               </option>
             ))}
-          </optgroup>
-        )}
-        {adding && <option value={ADD}>Add a material…</option>}
-      </select>
-      {adding && open && <QuickMaterial {...adding} onClose={() => setOpen(false)} />}
-      {problem && (
-        <Problem small className="col-span-2">
-          {problem}
-        </Problem>
+            {others && others.materials.length > 0 && (
+              <optgroup label={others.why}>
+                {others.materials.map((material) => (
+                  <option key={material.id} value={material.id} disabled>
+                    {material.name}
+                  </option>
+                ))}
+              </optgroup>
+            )}
+            {adding && <option value={ADD}>Add a material…</option>}
+          </select>
+          {adding && open && <QuickMaterial {...adding} onClose={() => setOpen(false)} />}
+        </>
       )}
-    </div>
+    </Field>
   )
 }
 
@@ -97,7 +94,7 @@ export function MoreColours({ layer, fits, adding, onChange }: ColoursProps) {
               {material.name}
             </label>
           ))}
-        <button type="button" className="link-button" onClick={() => setOpen(true)}>
+        <button type="button" className="link" onClick={() => setOpen(true)}>
           Add a material…
         </button>
       </span>
@@ -131,7 +128,7 @@ export function Mix({ layer, known, problem, onChange }: MixProps) {
           <span key={each} className="flex items-center gap-2">
             <input
               id={`${id}-${index}`}
-              className="field-input w-14"
+              className="input w-14"
               type="number"
               min={1}
               max={99}

@@ -69,7 +69,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
           <More stage={declared} offered={offered} known={known} onAdd={add} />
           <button
             type="button"
-            className="link-button"
+            className="link"
             onClick={() => {
               onChange(copied(plan, open.index))
               setChosen(place + 1)
@@ -79,7 +79,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
           </button>
           <button
             type="button"
-            className="link-button"
+            className="link"
             onClick={() => (sitting.length > 0 ? setAsking(open.layer.id) : takeOff("stay"))}
           >
             Take this layer off
@@ -113,13 +113,13 @@ function WithoutIt({ names, onTakeOff, onLeave }: WithoutProps) {
         {names.join(" and ")} {one ? "sits" : "sit"} on it.
       </p>
       <p className="flex flex-wrap gap-2 pt-1">
-        <button type="button" className="plain-button" onClick={() => onTakeOff("stay")}>
+        <button type="button" className="btn" onClick={() => onTakeOff("stay")}>
           Put {one ? "it" : "them"} where this was
         </button>
-        <button type="button" className="plain-button" onClick={() => onTakeOff("go too")}>
+        <button type="button" className="btn" onClick={() => onTakeOff("go too")}>
           Take {one ? "it" : "them"} off too
         </button>
-        <button type="button" className="link-button" onClick={onLeave}>
+        <button type="button" className="link" onClick={onLeave}>
           Leave everything
         </button>
       </p>
@@ -153,7 +153,7 @@ function Nothing({ stage, offered, onAdd }: AddingProps) {
       <p className="py-2 text-quiet">{stage?.teaches}</p>
       {covers && (
         <p className="pb-3">
-          <Link className="amber-button inline-block" to="../coverings" relative="path">
+          <Link className="btn btn-primary" to="../coverings" relative="path">
             See all on this form
           </Link>
         </p>
@@ -163,7 +163,7 @@ function Nothing({ stage, offered, onAdd }: AddingProps) {
           <li key={covering.method}>
             <button
               type="button"
-              className={!covers && i === offered.length - 1 ? "amber-button" : "plain-button"}
+              className={!covers && i === offered.length - 1 ? "btn btn-primary" : "btn"}
               onClick={() => onAdd(covering)}
             >
               {covers ? covering.title : `Add: ${covering.title.toLowerCase()}`}
@@ -179,7 +179,7 @@ function Nothing({ stage, offered, onAdd }: AddingProps) {
 function More({ stage, offered, known, onAdd }: AddingProps & { known: Material[] }) {
   if (stage?.key !== "cover") {
     return offered.map((covering) => (
-      <button key={covering.method} type="button" className="link-button" onClick={() => onAdd(covering)}>
+      <button key={covering.method} type="button" className="link" onClick={() => onAdd(covering)}>
         Add: {covering.title.toLowerCase()}
       </button>
     ))
@@ -187,7 +187,7 @@ function More({ stage, offered, known, onAdd }: AddingProps & { known: Material[
   const next = offered.find((each) => known.some((material) => each.takes.includes(material.kind))) ?? offered[0]
   if (!next) return null
   return (
-    <button type="button" className="link-button" onClick={() => onAdd(next)}>
+    <button type="button" className="link" onClick={() => onAdd(next)}>
       {stage.more}
     </button>
   )

@@ -34,7 +34,7 @@ export const NameLine = memo(function NameLine({ id, plan, saving, problems, onC
       <label className="flex items-baseline gap-2 text-quiet">
         Wreaths alike
         <input
-          className="field-input min-h-7 w-16"
+          className="input min-h-7 w-16"
           inputMode="numeric"
           aria-label="Wreaths alike"
           value={plan.quantity ?? 1}
@@ -46,7 +46,7 @@ export const NameLine = memo(function NameLine({ id, plan, saving, problems, onC
         {savingSays[saving]}
       </span>
       {onUndo && (
-        <button type="button" className="link-button text-sm" onClick={onUndo}>
+        <button type="button" className="link text-sm" onClick={onUndo}>
           Undo
         </button>
       )}

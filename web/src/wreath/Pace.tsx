@@ -25,7 +25,7 @@ export function Pace({ plan, layer, onChange }: Props) {
       {taken && <span className="text-sm text-quiet">The times count with it.</span>}
       <button
         type="button"
-        className={taken ? "link-button text-sm" : "plain-button"}
+        className={taken ? "link text-sm" : "btn"}
         onClick={() => keep(taken ? others : [...others, { method, factor, makes }])}
       >
         {taken ? "Leave the time as it was" : "Plan the time with it"}

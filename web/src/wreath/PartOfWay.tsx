@@ -3,6 +3,7 @@ import { FieldControl } from "../pieces/FieldControl"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { alongOf, wayOptions } from "./along"
 import { put } from "./places"
+import { Field } from "../pieces/Field"
 
 interface Props {
   plan: Plan
@@ -34,8 +35,7 @@ export function PartOfWay({ plan, layer, place, covering, worked, problemAt, und
   return (
     <>
       {(worked?.drawing.form.members ?? 1) > 1 && control(options.part)}
-      <div className="row">
-        <span>How far</span>
+      <Field label="How far">
         <OpenChoice
           label="How far it goes"
           name={`${place}.way`}
@@ -49,7 +49,7 @@ export function PartOfWay({ plan, layer, place, covering, worked, problemAt, und
             onChange(put(put(plan, `${place}.from`, from), `${place}.to`, to))
           }}
         />
-      </div>
+      </Field>
       {partly && [options.from, options.to].map(control)}
     </>
   )

@@ -26,7 +26,7 @@ export function WhatIf({ id, plan, onChange }: Props) {
     <>
       <button
         type="button"
-        className="link-button text-sm"
+        className="link text-sm"
         title="Keeps this plan beside what you try next"
         disabled={held.length > others.length}
         onClick={() => keep(holding(held, plan))}
@@ -34,7 +34,7 @@ export function WhatIf({ id, plan, onChange }: Props) {
         {held.length > others.length ? "Held" : "Hold this"}
       </button>
       {others.length > 0 && (
-        <button type="button" className="link-button text-sm" onClick={() => setLooking(true)}>
+        <button type="button" className="link text-sm" onClick={() => setLooking(true)}>
           What if: compare {others.length + 1}
         </button>
       )}
@@ -111,7 +111,7 @@ function Variant({ plan, title, says, onKeep }: VariantProps) {
       ) : (
         <p className="text-quiet">{data?.problems[0]?.says ?? "Adding up…"}</p>
       )}
-      <button type="button" className="plain-button" onClick={onKeep}>
+      <button type="button" className="btn" onClick={onKeep}>
         Keep this one
       </button>
     </section>

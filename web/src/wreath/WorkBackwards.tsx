@@ -3,6 +3,7 @@ import { saysOf, type Plan } from "../keep/client"
 import { useQuestion } from "../keep/useQuestion"
 import { Prose } from "../pieces/Prose"
 import { Problem } from "../pieces/Problem"
+import { Field } from "../pieces/Field"
 
 interface Props {
   plan: Plan
@@ -22,19 +23,17 @@ export function WorkBackwards({ plan, layer, onTry }: Props) {
   return (
     <details className="pt-1" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer py-2 font-semibold">Work backwards</summary>
-      <div className="row">
-        <label htmlFor="backwards-budget">
-          May be spent
-          <small className="block text-sm leading-snug text-quiet">Left empty: nothing, only what is on hand.</small>
-        </label>
-        <input
-          id="backwards-budget"
-          className="field-input"
-          inputMode="decimal"
-          value={budget}
-          onChange={(event) => setBudget(event.target.value)}
-        />
-      </div>
+      <Field label="May be spent" help="Left empty: nothing, only what is on hand.">
+        {(labelled) => (
+          <input
+            {...labelled}
+            className="input"
+            inputMode="decimal"
+            value={budget}
+            onChange={(event) => setBudget(event.target.value)}
+          />
+        )}
+      </Field>
       {error && <Problem small>{saysOf(error)}</Problem>}
       <ul aria-label="Worked backwards">
         {!error &&
@@ -47,7 +46,7 @@ export function WorkBackwards({ plan, layer, onTry }: Props) {
                 <Prose>{answer.says}</Prose>
               </span>
               {answer.try && (
-                <button type="button" className="plain-button shrink-0" onClick={() => onTry(answer.try!)}>
+                <button type="button" className="btn shrink-0" onClick={() => onTry(answer.try!)}>
                   Use it
                 </button>
               )}

@@ -45,7 +45,7 @@ export function Backups({
                 <span>What is here now is replaced, and kept as a backup.</span>
                 <button
                   type="button"
-                  className="amber-button"
+                  className="btn btn-primary"
                   onClick={() => {
                     setAsked(undefined)
                     void onBringBack(each.name)
@@ -53,14 +53,14 @@ export function Backups({
                 >
                   Bring it back
                 </button>
-                <button type="button" className="link-button" onClick={() => setAsked(undefined)}>
+                <button type="button" className="link" onClick={() => setAsked(undefined)}>
                   Leave it
                 </button>
               </span>
             ) : (
               <button
                 type="button"
-                className="link-button ml-auto"
+                className="link ml-auto"
                 aria-label={`Bring back ${KINDS[each.kind]}, ${clock.format(new Date(each.at))}`}
                 onClick={() => setAsked(each.name)}
               >

@@ -53,7 +53,7 @@ export function Keeping() {
           Wreaths, stash, ledger, occasions and notebook: a copy to keep, or to take to another machine.
         </p>
         <p className="flex flex-wrap items-center gap-3">
-          <a className="plain-button" href="/api/archive.jsonl" download>
+          <a className="btn" href="/api/archive.jsonl" download>
             Take it out
           </a>
           <input
@@ -69,7 +69,7 @@ export function Keeping() {
           {chosen && (
             <>
               <span>What is here now is replaced by what is in the file, and kept as a backup.</span>
-              <button type="button" className="amber-button" onClick={() => void doing(() => sendArchive(chosen))}>
+              <button type="button" className="btn btn-primary" onClick={() => void doing(() => sendArchive(chosen))}>
                 Restore it
               </button>
             </>

@@ -96,23 +96,18 @@ function Actions({ wreath }: { wreath: ListedWreath }) {
   const failed = copy.error ?? remove.error ?? away.error
   return (
     <p className="flex flex-wrap gap-4 text-sm text-quiet">
-      <button type="button" className="link-button" onClick={() => copy.mutate()} aria-label={`Copy ${wreath.name}`}>
+      <button type="button" className="link" onClick={() => copy.mutate()} aria-label={`Copy ${wreath.name}`}>
         Copy
       </button>
       <button
         type="button"
-        className="link-button"
+        className="link"
         onClick={() => away.mutate(!wreath.put_away)}
         aria-label={`${wreath.put_away ? "Bring back" : "Put away"} ${wreath.name}`}
       >
         {wreath.put_away ? "Bring back" : "Put away"}
       </button>
-      <button
-        type="button"
-        className="link-button"
-        onClick={() => remove.mutate()}
-        aria-label={`Delete ${wreath.name}`}
-      >
+      <button type="button" className="link" onClick={() => remove.mutate()} aria-label={`Delete ${wreath.name}`}>
         Delete
       </button>
       {failed && <Problem inline>{failed.message}</Problem>}

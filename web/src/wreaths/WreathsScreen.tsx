@@ -24,7 +24,7 @@ export function WreathsScreen() {
           <h1 className="text-2xl">Wreaths</h1>
           <span className="text-quiet">{wreaths && countSays(wreaths)}</span>
           <OnlyMakers>
-            <Link className="amber-button ml-auto" to="/new">
+            <Link className="btn btn-primary ml-auto" to="/new">
               New wreath
             </Link>
           </OnlyMakers>
@@ -55,7 +55,7 @@ function Example() {
   })
   return (
     <p className="flex flex-wrap items-center gap-3">
-      <button type="button" className="plain-button" onClick={() => load.mutate()} disabled={load.isPending}>
+      <button type="button" className="btn" onClick={() => load.mutate()} disabled={load.isPending}>
         Load the example street
       </button>
       <span className="text-quiet">
@@ -114,7 +114,7 @@ function List({ wreaths }: { wreaths: Listed }) {
           type="search"
           aria-label="Look for a wreath"
           placeholder="Look for a wreath"
-          className="field-input w-64 text-left"
+          className="input w-64 text-left"
           value={text}
           onChange={(event) => {
             setText(event.target.value)
@@ -124,7 +124,7 @@ function List({ wreaths }: { wreaths: Listed }) {
         <Choosing label="In order" value={order} choices={orders} onChange={setOrder} />
         <Choosing label="Groups" value={grouping} choices={groupings} onChange={setGrouping} />
         {putAway > 0 && (
-          <button type="button" className="link-button" aria-pressed={looking} onClick={() => setAway(!looking)}>
+          <button type="button" className="link" aria-pressed={looking} onClick={() => setAway(!looking)}>
             {looking ? "All that are planned" : `${putAway} put away`}
           </button>
         )}
@@ -137,13 +137,13 @@ function List({ wreaths }: { wreaths: Listed }) {
       </ul>
       {pages > 1 && (
         <nav aria-label="Pages" className="flex items-center gap-4 py-3">
-          <button type="button" className="plain-button" disabled={now === 0} onClick={() => turn(now - 1)}>
+          <button type="button" className="btn" disabled={now === 0} onClick={() => turn(now - 1)}>
             Before
           </button>
           <span>
             Page {now + 1} of {pages}
           </span>
-          <button type="button" className="plain-button" disabled={now === pages - 1} onClick={() => turn(now + 1)}>
+          <button type="button" className="btn" disabled={now === pages - 1} onClick={() => turn(now + 1)}>
             Next
           </button>
         </nav>
@@ -163,7 +163,7 @@ function Choosing({ label, value, choices, onChange }: ChoosingProps) {
   return (
     <label className="flex items-center gap-2">
       {label}
-      <select className="field-input w-40 text-left" value={value} onChange={(event) => onChange(event.target.value)}>
+      <select className="select w-40 text-left" value={value} onChange={(event) => onChange(event.target.value)}>
         {Object.entries(choices).map(([name, { says }]) => (
           <option key={name} value={name}>
             {says}
