@@ -21,9 +21,26 @@ const pages = (): Plugin => ({
   },
 })
 
+/** The letters of a screen are asked for with its page, so that no line is set twice. */
+const lettersFirst = (): Plugin => ({
+  name: "letters-first",
+  transformIndexHtml: {
+    order: "post",
+    handler: (_, { bundle }) =>
+      Object.keys(bundle ?? {})
+        .filter((file) => /-latin-(wght|opsz)-normal.*\.woff2$/.test(file))
+        .map((file) => ({
+          tag: "link",
+          attrs: { rel: "preload", href: `/${file}`, as: "font", type: "font/woff2", crossorigin: true },
+          injectTo: "head" as const,
+        })),
+  },
+})
+
 export default defineConfig({
   plugins: [
     pages(),
+    lettersFirst(),
     react(),
     tailwindcss(),
     VitePWA({

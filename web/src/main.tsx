@@ -8,7 +8,7 @@ import { isStranger } from "./keep/client"
 import { hashOnce } from "./keep/hashOnce"
 import { askAgain } from "./keep/keys"
 import { forgetAll } from "./keep/lately"
-import { settingsQuery, wreathListQuery } from "./keep/queries"
+import { declarationsQuery, settingsQuery, wreathListQuery, wreathQuery } from "./keep/queries"
 import { useNews } from "./keep/useNews"
 import { Fetching } from "./pieces/Fetching"
 import { KeyMap } from "./pieces/KeyMap"
@@ -58,6 +58,12 @@ showTheme()
 // What the first screen shows is asked for before it is drawn.
 void queries.prefetchQuery(settingsQuery)
 if (location.pathname === "/") void queries.prefetchQuery(wreathListQuery)
+const opened = /^\/wreaths\/(\d+)\/(?!bench)/.exec(location.pathname)?.[1]
+if (opened) {
+  void import("./wreath/WreathScreen")
+  void queries.prefetchQuery(declarationsQuery)
+  void queries.prefetchQuery(wreathQuery(Number(opened)))
+}
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>

@@ -22,6 +22,9 @@ const views: { key: View; says: string }[] = [
   { key: "cut", says: "Cut through" },
 ]
 
+/** So much room is kept for it before it is there. */
+export const ROOM = "min-h-80 max-sm:min-h-[27rem] lg:min-h-0"
+
 /** The drawing on its own paper: to scale, live, with its dimension lines and the gaps that show. */
 export function Sheet({
   worked,
@@ -62,7 +65,7 @@ export function Sheet({
   return (
     <section
       aria-label="Drawing"
-      className="relative flex min-h-80 flex-col rounded border border-base-300 bg-base-200 lg:min-h-0"
+      className={`relative flex flex-col rounded border border-base-300 bg-base-200 ${ROOM}`}
     >
       <div className="flex items-center px-4 pt-2">
         <Tabs label="Side of the drawing" tabs={views} chosen={view} panel={panel} onChoose={setView} />

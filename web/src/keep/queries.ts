@@ -21,12 +21,13 @@ const JUST_ASKED = 2000
 /** How often it is asked whether anything was changed, in milliseconds. */
 const LOOK_AGAIN = 4000
 
-export const useDeclarations = () =>
-  useQuery({
-    queryKey: keys.declarations(),
-    staleTime: Infinity,
-    queryFn: () => lately("declarations", async () => answered(await api.GET("/declarations"))),
-  })
+export const declarationsQuery = queryOptions({
+  queryKey: keys.declarations(),
+  staleTime: Infinity,
+  queryFn: () => lately("declarations", async () => answered(await api.GET("/declarations"))),
+})
+
+export const useDeclarations = () => useQuery(declarationsQuery)
 
 /** Who is signed in, where one has to be. */
 export const useAccount = () =>
@@ -113,6 +114,10 @@ export async function askForWreath(id: number) {
   if (!seenBefore.has(id)) seenBefore.set(id, await seenLately<Wreath>(`wreath ${id}`))
   return lately(`wreath ${id}`, async () => answered(await api.GET("/wreaths/{id}", { params: { path: { id } } })))
 }
+
+/** The same, asked for before its screen is there. */
+export const wreathQuery = (id: number) =>
+  queryOptions({ queryKey: keys.wreath(id), queryFn: () => askForWreath(id) })
 
 /** What this page has made of a wreath is no news to it. */
 export function noteWreath(wreath: Wreath) {

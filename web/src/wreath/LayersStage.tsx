@@ -1,9 +1,8 @@
-import { useState, type ReactNode } from "react"
+import { lazy, Suspense, useState, type ReactNode } from "react"
 import { Link } from "react-router"
 import type { Covering, Declarations, Material } from "../keep/client"
 import { useStash } from "../keep/queries"
 import { LayerControls } from "./LayerControls"
-import { LayerOrder } from "./LayerOrder"
 import {
   copied,
   freshId,
@@ -16,6 +15,8 @@ import {
   without,
 } from "./layers"
 import type { StageProps } from "./stageProps"
+
+const LayerOrder = lazy(async () => ({ default: (await import("./LayerOrder")).LayerOrder }))
 
 interface Props extends StageProps {
   stage: Covering["stage"]
@@ -49,15 +50,17 @@ export function LayersStage({ stage, children, ...props }: Props) {
   return (
     <section aria-label={declared?.title}>
       {own.length > 1 && (
-        <LayerOrder
-          layers={own.map(({ layer }) => ({ id: layer.id, says: nameOf(layer.id) }))}
-          chosen={place}
-          onChoose={setChosen}
-          onMove={(from, to) => {
-            onChange(moved(plan, own[from]!.index, own[to]!.index, own))
-            setChosen(to)
-          }}
-        />
+        <Suspense fallback={<div className="h-11" />}>
+          <LayerOrder
+            layers={own.map(({ layer }) => ({ id: layer.id, says: nameOf(layer.id) }))}
+            chosen={place}
+            onChoose={setChosen}
+            onMove={(from, to) => {
+              onChange(moved(plan, own[from]!.index, own[to]!.index, own))
+              setChosen(to)
+            }}
+          />
+        </Suspense>
       )}
       {open ? (
         <LayerControls key={open.layer.id} {...props} layer={open.layer} index={open.index} known={known} />

@@ -42,6 +42,15 @@ export const Tape = memo(function Tape({ worked, stale }: { worked: WorkedPlan; 
   )
 })
 
+/** The tape before anything is on it: its room is kept. */
+export function BareTape() {
+  return (
+    <div className="the-tape no-print min-h-[5.6rem]" aria-hidden="true">
+      <Marks />
+    </div>
+  )
+}
+
 /** A moment after the last change, what has changed, for who cannot see it flash. */
 function useChanges(tape: TapeFigure[]): string {
   const before = useRef(tape)

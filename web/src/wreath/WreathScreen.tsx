@@ -1,7 +1,6 @@
-import { Fragment, memo, useDeferredValue, useState } from "react"
+import { Fragment, lazy, memo, Suspense, useDeferredValue, useState } from "react"
 import { Link, useParams } from "react-router"
-import { CoveringsView } from "../coverings/CoveringsView"
-import { Sheet } from "../drawing/Sheet"
+import { ROOM, Sheet } from "../drawing/Sheet"
 import type { Declarations, Material, Plan, Problem as Said, Units, WorkedPlan } from "../keep/client"
 import { turned } from "../keep/turned"
 import { asBefore } from "../keep/asBefore"
@@ -22,11 +21,13 @@ import { HangStage } from "./HangStage"
 import { NameLine } from "./NameLine"
 import { endsOf, placingOf, sizingOf } from "./onDrawing"
 import type { StageProps } from "./stageProps"
-import { Tape } from "./Tape"
+import { BareTape, Tape } from "./Tape"
 import { TrimStage } from "./TrimStage"
 import { useUndoKey } from "./useUndoKey"
 import { useWreath } from "./useWreath"
 import { Problem } from "../pieces/Problem"
+
+const CoveringsView = lazy(async () => ({ default: (await import("../coverings/CoveringsView")).CoveringsView }))
 
 /** The same list each time, so that nothing is drawn anew for it. */
 const NONE: Material[] = []
@@ -107,12 +108,14 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
             made={wreath.bench.made > 0}
           />
           {stage === "coverings" && maker ? (
-            <CoveringsView plan={plan} onChoose={wreath.change} />
+            <Suspense fallback={<p className="p-6 text-quiet">Working out every covering…</p>}>
+              <CoveringsView plan={plan} onChoose={wreath.change} />
+            </Suspense>
           ) : (
             <Workplace {...parts} />
           )}
         </main>
-        {worked && <Tape worked={worked} stale={problems.length > 0} />}
+        {worked ? <Tape worked={worked} stale={problems.length > 0} /> : <BareTape />}
       </Page>
     </div>
   )
@@ -152,7 +155,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
           placing={placing}
         />
       ) : (
-        <div className="rounded border border-base-300 bg-base-200 p-6 text-quiet">
+        <div className={`rounded border border-base-300 bg-base-200 p-6 text-quiet ${ROOM}`}>
           {problems.length > 0 ? "The drawing comes when the sizes can be." : "Drawing the form…"}
         </div>
       )}

@@ -38,8 +38,12 @@ export function WreathsScreen() {
         {wreaths && wreaths.length > 0 && <List wreaths={wreaths} />}
         <OnlyMakers>
           {wreaths?.length === 0 && list.data?.example && <Example />}
-          <Deleted shelf="wreaths" />
-          <Keeping />
+          {wreaths && (
+            <>
+              <Deleted shelf="wreaths" />
+              <Keeping />
+            </>
+          )}
         </OnlyMakers>
       </main>
     </Page>
