@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+# Nobody hits what still moves: before a click it is looked at twice, so many seconds apart, until it stays where it is.
+ENV["FERRUM_NODE_MOVING_WAIT"] ||= "0.04"
+
 require "capybara"
 require "capybara/cuprite"
 
