@@ -63,6 +63,10 @@ module Server
     # @raise [Problem] when it is no such archive, or not whole
     def check(io) = reader(io).check
 
+    # Looks whether all that was written is there, and nothing else: counts and checksum.
+    # @raise [Problem]
+    def check_whole(io) = reader(io).check(rows: false)
+
     # Puts everything back as it was; what is there now is gone. All or nothing.
     # @param io [IO] a file that can be read twice
     # @return [Hash] how many rows of each table

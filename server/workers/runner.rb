@@ -2,6 +2,7 @@
 
 require_relative "../http/contract"
 require_relative "pool"
+require_relative "turns"
 require_relative "weight"
 
 module Server
@@ -16,12 +17,20 @@ module Server
       Contract.of(CONTRACT).questions.to_h { [_1.key, _1.seconds] }).freeze
     # What works one plan, and is done where it arrives when that is small.
     ONE_PLAN = %i[work advised summary check cutting templates finish_form finished].freeze
+    # What is only asked takes its turn; what belongs to a save or a count never waits for it.
+    IN_TURN = %i[work advised].freeze
+    # So many wait for their turn: half of the threads that there are for requests.
+    WAITING = 12
+
+    # @return [Turns] of what is worked out where it arrives
+    attr_reader :turns
 
     # @param aside [WorkerPool, nil] nil where there are no workers: then everything is answered where it arrives
     # @param within [Hash{Symbol=>Numeric}] other times than {WITHIN}, in seconds
     def initialize(pool = nil, within: {})
       @pool, @within = pool, WITHIN.merge(within)
       @within.default = within.default || WITHIN.default
+      @turns = Turns.new(waiting: WAITING)
     end
 
     # @param task [Symbol] one of {WorkerPool::Tasks}
@@ -29,7 +38,7 @@ module Server
     # @raise [Lantern::Plan::Refused] when it cannot be, or when there was not time enough
     # @raise [WorkerPool::Busy, WorkerPool::Gone, WorkerPool::Failed]
     def call(task, *given, asker: nil)
-      return WorkerPool::Tasks.call(task, *given) if @pool.nil? || here?(task, given.first)
+      return here(task, *given) if @pool.nil? || here?(task, given.first)
       @pool.call(task, *given, within: @within[task], asker:)
     rescue WorkerPool::Overdue
       # What a wise friend would say is left out rather than the plan.
@@ -47,13 +56,18 @@ module Server
     def ask(question, sent, beside = {}, workshop: nil, asker: nil)
       weight = Weight.new(question.document(sent))
       given = [:question, sent, question.answers, beside, ([workshop] if question.cached)]
-      return WorkerPool::Tasks.call(*given) if @pool.nil? || question.small && weight.small?
+      return here(*given) if @pool.nil? || question.small && weight.small?
       @pool.call(*given, within: @within[question.key], asker:)
     rescue WorkerPool::Overdue
       raise Lantern::Plan::Refused.new([weight.problem(@within[question.key])])
     end
 
     private
+
+    def here(task, *given)
+      return WorkerPool::Tasks.call(task, *given) unless task == :question || IN_TURN.include?(task)
+      @turns.take { WorkerPool::Tasks.call(task, *given) }
+    end
 
     def here?(task, document) = ONE_PLAN.include?(task) && Weight.new(document).small?
   end

@@ -146,6 +146,67 @@ RSpec.describe Server::Backups, :store do
     expect(backups.list.size).to eq 3
   end
 
+  it "keeps the days' fourteen, however often one is asked for by hand" do
+    14.times { |day| backups.daily(noon + day * 86_400) }
+    20.times { |press| backups.make("by-hand", noon + 13 * 86_400 + press) }
+    expect(backups.list.map { _1["kind"] }.tally).to eq "daily" => 14, "by-hand" => 14
+  end
+
+  it "goes on whatever a clock once said, and throws nothing away for it" do
+    backups.daily(Time.utc(2099, 1, 1))
+    days = Array.new(3) { |day| backups.daily(noon + day * 86_400) }
+    expect(backups.daily(Time.utc(1970, 1, 1, 1))).to match(/\Adaily-1970/)
+    expect(backups.daily(Time.utc(1970, 1, 1, 2))).to be_nil
+    expect(backups.daily(noon + 3 * 86_400)).not_to be_nil
+    expect(backups.list.map { _1["name"] }).to include(*days, a_string_starting_with("daily-2099"))
+    expect(backups.last_good(noon + 4 * 86_400)).to start_with "2026-03-04"
+  end
+
+  it "passes over what is none, and says so; and takes away what a killed process left behind" do
+    name = backups.make("daily", noon)
+    odd = %w[daily-20261399T000000Z.jsonl.gz notes.txt]
+    gone = Process.wait(spawn("true"))
+    left = "#{name}.part-#{gone}"
+    [*odd, left, "#{name}.part-#{Process.pid}"].each { File.write(File.join(@directory, _1), "") }
+    expect(backups.list.map { _1["name"] }).to eq [name]
+    expect(backups.passed_over).to eq odd
+    backups.make("by-hand", noon)
+    expect(Dir.children(@directory)).to include(*odd, "#{name}.part-#{Process.pid}")
+    expect(Dir.children(@directory)).not_to include left
+  end
+
+  it "takes its place only when it was read back whole" do
+    torn = Class.new(Server::Archive) do
+      def each_line(now) = super { |line| yield line unless line.include?('"end"') }
+    end
+    store = RealStore.store
+    bad = described_class.new(@directory, torn.new(store.own, store.ledger))
+    expect(bad.daily(noon)).to be_nil
+    expect(bad.failed).to match(/read back: The archive is cut short/)
+    expect([bad.list, bad.last_good]).to eq [[], nil]
+    expect(Dir.children(@directory)).to eq ["failed"]
+  end
+
+  it "refuses what was packed to fill a disk, within ten megabytes" do
+    noughts = StringIO.new
+    Zlib::GzipWriter.wrap(noughts) { |packed| 3_000.times { packed << "0" * 100_000 } && packed.finish }
+    noughts.rewind
+    read = nil
+    expect { described_class.open(noughts) { read = true } }.to raise_error(Server::Problem, /far more than any archive/)
+    expect([read, noughts.pos]).to match [nil, be < 100_000]
+  end
+
+  it "unpacks into a file that has no name, so that nothing of it stays behind" do
+    packed = File.join(@directory, backups.make("daily", noon))
+    before = Dir.children(Dir.tmpdir)
+    File.open(packed, "rb") do |file|
+      described_class.open(file) { |plain|
+        expect(plain.gets).to include "crisp-lantern/archive"
+        expect(Dir.children(Dir.tmpdir) - before).to eq []
+      }
+    end
+  end
+
   it "says that it failed, and leaves nothing half written" do
     expect(backups.daily(noon)).not_to be_nil
     File.write(File.join(@directory, "in-the-way"), "")

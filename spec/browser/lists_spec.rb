@@ -40,7 +40,7 @@ RSpec.describe "The lists", :browser, :store do
     click_on "Delete Door 3, marigold wrap"
     expect(page).to have_css("h2", count: 26)
     find("summary", text: "Everything as one file").click
-    expect(page).to have_text("The last daily backup is less than an hour old")
+    expect(page).to have_text("The last good backup is less than an hour old")
     first("button", text: "Bring back", exact_text: true).click
     expect(page).to have_text("What is here now is replaced, and kept as a backup.")
     expect(page).to be_axe_clean

@@ -21,12 +21,10 @@ RSpec.describe "A whole wreath on the screen", :browser, :store do
   def own(layer) = RealStore.store.wreaths.find(@id)["plan"]["layers"].find { layer === _1 }
 
   def add_thing(what, material)
-    before = all("[role=slider]").size
     click_on "Add: something fixed on"
     expect(page).to have_css("h2", text: "Something fixed on")
     select what, from: "What"
     select material, from: "Material"
-    before
   end
 
   it "is planned, cut, made and written down, every count in the ledger" do

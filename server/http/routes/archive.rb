@@ -17,10 +17,13 @@ module Server
           }
 
           get "/api/backups" do
-            JSON.generate({"backups" => store.backups.list, "failed" => store.backups.failed}.compact)
+            backups = store.backups
+            said = {backups: backups.list, passed_over: backups.passed_over, last_good: backups.last_good,
+                    failed: backups.failed}
+            JSON.generate(said.compact)
           end
 
-          post("/api/backups") { JSON.generate("name" => store.backups.make("daily")) }
+          post("/api/backups") { JSON.generate("name" => store.backups.make("by-hand")) }
 
           post("/api/backups/:name/bring-back") { JSON.generate(store.backups.bring_back(params["name"])) }
         end

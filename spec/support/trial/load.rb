@@ -7,8 +7,9 @@ module Trial
   # So many clients that ask the same, each as soon as it is answered, for some seconds: how much is answered, and how
   # long all but one in a hundred wait. The clients are a process of their own and do as little as they can.
   class Load
-    # Answers in a second, and the wait of one in a hundred, in milliseconds.
-    Found = Struct.new(:per_second, :p99)
+    # Answers in a second, the wait of one in a hundred and the longest, in milliseconds, and how many were told to come
+    # again.
+    Found = Struct.new(:per_second, :p99, :longest, :again)
 
     # @param address [URI]
     # @param verb [String]
@@ -23,19 +24,20 @@ module Trial
     # @param clients [Integer]
     # @param seconds [Numeric]
     # @return [Found]
-    # @raise [RuntimeError] when anything but success is answered
+    # @raise [RuntimeError] when anything but success is answered, or to come again
     def call(clients, seconds)
       reader, writer = IO.pipe
       child = fork do
         reader.close
         waits = Array.new(clients) { Thread.new { ask(seconds) } }.flat_map(&:value)
-        writer.write(JSON.generate(waits))
+        writer.write(JSON.generate([waits.compact, waits.count(nil)]))
         exit!(0)
       end
       writer.close
-      waits = JSON.parse(reader.read).sort
+      waits, again = JSON.parse(reader.read)
       Process.wait(child)
-      Found.new(waits.size / seconds.to_f, waits[(waits.size * 0.99).ceil - 1] * 1000)
+      waits.sort!
+      Found.new(waits.size / seconds.to_f, waits[(waits.size * 0.99).ceil - 1] * 1000, waits.last * 1000, again)
     end
 
     private
@@ -47,8 +49,10 @@ module Trial
       while (began = now) < ends
         socket ||= connected
         socket.write(@request)
-        goes_on = answered(socket)
-        waits << now - began
+        goes_on, busy = answered(socket)
+        waits << (now - began unless busy)
+        # As a screen does.
+        sleep(0.1 + 0.2 * rand) if busy
         socket = socket.close unless goes_on
       end
       waits
@@ -60,17 +64,17 @@ module Trial
       TCPSocket.new(@address.host, @address.port).tap { _1.setsockopt(Socket::IPPROTO_TCP, Socket::TCP_NODELAY, 1) }
     end
 
-    # @return [Boolean] whether the server stays for another
+    # @return [(Boolean, Boolean)] whether the server stays for another, and whether this one has to come again
     def answered(socket)
       first = socket.gets
-      raise "answered: #{first}" unless first&.include?(" 200 ")
+      raise "answered: #{first}" unless first&.match?(/ (200|503) /)
       length, goes_on = 0, true
       until (line = socket.gets.downcase) == "\r\n"
         length = line[/\d+/].to_i if line.start_with?("content-length")
         goes_on = false if line.start_with?("connection: close")
       end
       socket.read(length)
-      goes_on
+      [goes_on, first.include?(" 503 ")]
     end
 
     def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)

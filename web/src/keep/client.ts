@@ -94,6 +94,9 @@ export class Refusal extends Error {
 /** Whether a call failed because nobody is signed in. */
 export const isStranger = (error: unknown) => error instanceof Refusal && error.status === 401
 
+/** Whether a call failed because so much was being worked out just then. */
+export const isBusy = (error: unknown) => error instanceof Refusal && error.status === 503
+
 /** Whether a call failed because there is no such thing. */
 export const isMissing = (error: unknown) => error instanceof Refusal && error.status === 404
 

@@ -1,6 +1,6 @@
 import { del, get, set, update } from "idb-keyval"
 import { atLeisure } from "./atLeisure"
-import { Refusal } from "./client"
+import { isBusy, Refusal } from "./client"
 
 /**
  * What was seen lately, kept on this device: while the server is away, it is shown as it was then. Only what was asked
@@ -30,9 +30,17 @@ export async function lately<T>(name: string, ask: () => Promise<T>): Promise<T>
 
 /** The same of an answer that holds for one question only: another question has no answer while nobody is there. */
 export async function latelyOf<Q, T>(name: string, question: Q, ask: () => Promise<T>): Promise<T> {
-  const kept = await lately(name, async () => ({ question, answer: await ask() }))
+  let failed: unknown
+  const asked = async () => {
+    const answer = await ask().catch((error: unknown) => {
+      failed = error
+      throw error
+    })
+    return { question, answer }
+  }
+  const kept = await lately(name, asked)
   if (kept.question === question) return kept.answer
-  if (JSON.stringify(kept.question) !== JSON.stringify(question)) throw new Refusal(AWAY)
+  if (JSON.stringify(kept.question) !== JSON.stringify(question)) throw isBusy(failed) ? failed : new Refusal(AWAY)
   return kept.answer
 }
 

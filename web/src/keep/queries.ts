@@ -1,5 +1,6 @@
 import { keepPreviousData, queryOptions, useQuery, type QueryClient } from "@tanstack/react-query"
 import { useMemo } from "react"
+import { again, later } from "./again"
 import {
   answered,
   api,
@@ -148,6 +149,8 @@ const workQuery = (plan: Plan | undefined, wreath?: number) =>
     queryKey: keys.work(plan),
     gcTime: 60_000,
     staleTime: Infinity,
+    retry: again,
+    retryDelay: later,
     queryFn: ({ signal }): Promise<Work> => {
       const asked = () => ask("/ask/try", plan!, signal)
       return wreath === undefined ? asked() : latelyOf(`work ${wreath}`, plan!, asked)
@@ -174,6 +177,8 @@ export function useWholeWork(plan: Plan | undefined, wreath?: number) {
     enabled: looks && !older,
     gcTime: 60_000,
     staleTime: Infinity,
+    retry: again,
+    retryDelay: later,
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => {
       const asked = () => ask("/ask/coverage", plan!, signal)

@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query"
-import { ask, Refusal, type Asked, type QuestionPath } from "./client"
+import { again, later } from "./again"
+import { ask, type Asked, type QuestionPath } from "./client"
 import { keys } from "./keys"
 
 /**
@@ -14,8 +15,8 @@ export const useQuestion = <P extends QuestionPath>(path: P, body: Asked<P> | un
     queryKey: keys.question(path, by),
     enabled: body !== undefined,
     gcTime: 60_000,
-    // What was refused in words is not asked a second time.
-    retry: (times, error) => times < 1 && !(error instanceof Refusal && error.status === 422),
+    retry: again,
+    retryDelay: later,
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => ask(path, body!, signal),
   })

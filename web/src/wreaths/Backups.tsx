@@ -3,7 +3,7 @@ import { ageSays, sizeSays } from "./ages"
 
 interface Backup {
   name: string
-  kind: "daily" | "before-restore" | "before-upgrade"
+  kind: "daily" | "by-hand" | "before-restore" | "before-upgrade"
   at: string
   bytes: number
 }
@@ -12,6 +12,7 @@ const clock = new Intl.DateTimeFormat(undefined, { dateStyle: "short", timeStyle
 
 const KINDS: Record<Backup["kind"], string> = {
   daily: "Daily backup",
+  "by-hand": "Made by hand",
   "before-restore": "As it was before a restore",
   "before-upgrade": "As it was before a new version",
 }
@@ -19,20 +20,32 @@ const KINDS: Record<Backup["kind"], string> = {
 /** The backups there are, how old each is, and back to one of them. */
 export function Backups({
   backups,
+  lastGood,
+  passedOver,
   onBringBack,
 }: {
   backups: Backup[]
+  /** When the last one was made that was read back whole. */
+  lastGood?: string
+  /** Files that lie among them and are none. */
+  passedOver: string[]
   onBringBack: (name: string) => Promise<void>
 }) {
   const [asked, setAsked] = useState<string>()
-  const latest = backups.find((each) => each.kind === "daily")
   return (
     <section aria-label="Backups" className="pt-4">
       <p className="text-quiet">
-        {latest
-          ? `The last daily backup is ${ageSays(latest.at)} old; fourteen are kept.`
-          : "No daily backup has been made yet."}
+        {lastGood
+          ? `The last good backup is ${ageSays(lastGood)} old, and was read back whole.`
+          : "No backup has been made yet."}{" "}
+        Daily ones are kept for fourteen days.
       </p>
+      {passedOver.length > 0 && (
+        <p className="text-sm text-quiet">
+          Passed over, since its name is no backup’s: {passedOver.slice(0, 3).join(", ")}
+          {passedOver.length > 3 && ` and ${passedOver.length - 3} more`}.
+        </p>
+      )}
       <ul className="max-w-3xl">
         {backups.map((each) => (
           <li key={each.name} className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 py-1">

@@ -82,6 +82,8 @@ export function Keeping() {
         )}
         <Backups
           backups={backups.data?.backups ?? []}
+          lastGood={backups.data?.last_good}
+          passedOver={backups.data?.passed_over ?? []}
           onBringBack={(name) =>
             doing(async () => answered(await api.POST("/backups/{name}/bring-back", { params: { path: { name } } })))
           }
