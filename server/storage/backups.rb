@@ -8,12 +8,12 @@ require_relative "../http/problem"
 require_relative "atomic_file"
 
 module Server
-  # Backups of its own: every day one, kept for fourteen days; one when a maker asks for it; and one before anything that
-  # replaces everything, a restore or a new version's changes to the tables. Each is an archive, packed, and has been read
-  # back whole before it takes its place.
+  # Backups of its own: every day one, kept for fourteen days; one when a maker asks for it; and one before anything
+  # that replaces everything, a restore or a new version's changes to the tables. Each is an archive, packed, and has
+  # been read back whole before it takes its place.
   #
-  # What a clock once said is not believed: of a kind as many as {KEPT} are kept that are not of the future, and whatever
-  # is younger than so many days.
+  # What a clock once said is not believed: of a kind as many as {KEPT} are kept that are not of the future, and
+  # whatever is younger than so many days.
   class Backups
     KEPT = 14
     DAY = 86_400

@@ -4,7 +4,7 @@ require_relative "pool"
 
 module Server
   # One after the other: what is worked out where it arrives takes the processor for itself, and whatever is small gets
-  # it in between. So many may wait; each of them holds one of the server's threads, and the others are for what is small.
+  # it in between. So many may wait; each holds one of the server's threads, and the others are for what is small.
   class Turns
     # @param waiting [Integer] how many may wait for their turn
     def initialize(waiting:)

@@ -192,7 +192,8 @@ RSpec.describe Server::Backups, :store do
     Zlib::GzipWriter.wrap(noughts) { |packed| 3_000.times { packed << "0" * 100_000 } && packed.finish }
     noughts.rewind
     read = nil
-    expect { described_class.open(noughts) { read = true } }.to raise_error(Server::Problem, /far more than any archive/)
+    opening = -> { described_class.open(noughts) { read = true } }
+    expect(&opening).to raise_error(Server::Problem, /far more than any archive/)
     expect([read, noughts.pos]).to match [nil, be < 100_000]
   end
 
