@@ -36,7 +36,7 @@ module Server
                 "[::1]" => %w[::1]}.freeze
     # Threads for requests: more than the database and the workers can hold up between them.
     THREADS = [4, 24].freeze
-    # Seconds for the first byte and for all of a request to arrive.
+    # Seconds for the first byte, for the head of a request to arrive, and for silence within a body.
     TO_ARRIVE = 20
     # Seconds for what is being answered to come to its end, for a process to go, and for the database, when it stops.
     TO_FINISH, TO_BREAK_OFF, TO_GO, TO_CLOSE = 0.5, 0.2, 1, 0.9
