@@ -25,7 +25,7 @@ module Server
     # to a tenth, photos hardly at all (measured).
     PLAIN = 10_000_000
     PACKS_TO = 100
-    CHUNK = 262_144
+    UNPACKED_AT_ONCE = 262_144
     PACKED = "\x1F\x8B".b
     NAME = /\A(daily|by-hand|before-restore|before-upgrade)-(\d{8}T\d{6}Z)\.jsonl\.gz\z/
     # What a process left behind that was ended while it wrote.
@@ -153,7 +153,7 @@ module Server
 
       def unpack(source, plain)
         reader = Zlib::GzipReader.new(source)
-        while plain.pos <= MOST && (chunk = reader.read(CHUNK))
+        while plain.pos <= MOST && (chunk = reader.read(UNPACKED_AT_ONCE))
           plain.write(chunk)
           next unless plain.pos > PLAIN && plain.pos > PACKS_TO * source.pos
           refuse("The archive unpacks to far more than any archive holds. Nothing was changed.")
