@@ -14,8 +14,10 @@ module Lantern
   class Cache
     # So many bytes for the plans of one asker: some hundred layers.
     USUAL = 8 * 1024 * 1024
-    # What a key and its place take besides what is kept (from memory).
+    # What a key and its place take besides what is kept and what the key itself holds (from memory).
     KEY = 500
+    # And a number, or the place of anything else, in a key (from memory).
+    PLACE = 40
 
     # Keeps nothing.
     module None
@@ -50,7 +52,7 @@ module Lantern
         end
       end
       value = yield
-      keep(key, value, KEY + bytes.call(value))
+      keep(key, value, KEY + key.sum { held(_1) } + bytes.call(value))
       value
     end
 
@@ -58,6 +60,16 @@ module Lantern
     def size = @entries.size
 
     private
+
+    # What a key holds: as much of the plan that was read for it as its layer sees, every length and text.
+    def held(part)
+      case part
+      when String then part.bytesize
+      when Hash then part.sum { |name, each| 2 * PLACE + held(name) + held(each) }
+      when Array, Struct then part.sum { PLACE + held(_1) }
+      else 0
+      end
+    end
 
     def keep(key, value, bytes)
       @lock.synchronize do

@@ -73,8 +73,7 @@ module Server
 
     def question(path, about)
       about && Question.new(path:, small: false, heavy: false, problems: false, plan: false, cached: false,
-        beside: [],
-        **about.transform_keys(&:to_sym))
+        beside: [], **about.transform_keys(&:to_sym))
     end
   end
 end

@@ -162,14 +162,13 @@ module Server
 
       # A file that has no name, so that nothing of it stays behind, however its process ends.
       def unnamed
-        plain = File.open(Dir.tmpdir, File::RDWR | File::TMPFILE | File::BINARY, 0o600)
-        yield plain
-      rescue Errno::EOPNOTSUPP, Errno::EISDIR
-        # A disk that has no such files.
-        Tempfile.create("lantern-archive") do |file|
-          File.unlink(file.path)
-          yield file.binmode
+        plain = begin
+          File.open(Dir.tmpdir, File::RDWR | File::TMPFILE | File::BINARY, 0o600)
+        rescue Errno::EOPNOTSUPP, Errno::EISDIR
+          # A disk that has no such files.
+          Tempfile.create("lantern-archive").tap { |file| File.unlink(file.path) && file.binmode }
         end
+        yield plain
       ensure
         plain&.close
       end

@@ -55,6 +55,16 @@ RSpec.describe Lantern::Cache do
     expect([0, 1].map { |key| kept(cache, key, :anew) }).to eq [0, :anew]
   end
 
+  it "counts what it holds of a plan, so that many lengths on hand are not kept for nothing" do
+    small, large = [1, 300].map do |lengths|
+      cache = described_class.new
+      stocked = plan(materials: [rope(on_hand: [6] * lengths)], layers: [layer("hanger", "rope")])
+      Lantern::Work.read(stocked, cache:).layers
+      cache.bytes
+    end
+    expect(large - small).to be >= 299 * described_class::PLACE
+  end
+
   it "keeps nothing of what could not be worked" do
     cache = described_class.new
     refused = -> { cache.fetch(:key, bytes: ->(_) { 1 }) { raise Lantern::Plan::Refused.at("form", "None.") } }

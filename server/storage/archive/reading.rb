@@ -16,7 +16,6 @@ module Server
 
       # @raise [Problem] when it is no archive, not whole, or holds what cannot be kept
       # @param rows [Boolean] whether what the rows say is looked at too
-      # @raise [Problem]
       def check(rows: true)
         @io.rewind
         said = head

@@ -15,6 +15,10 @@ export function atLeisure(name: string, doIt: () => void) {
   if (first) whenIdle(doAll)
 }
 
+/** What goes by these names, or everything, is not done any more. */
+export const dropWaiting = (...names: string[]) =>
+  names.length > 0 ? names.forEach((name) => waiting.delete(name)) : waiting.clear()
+
 function doAll() {
   const all = [...waiting.values()]
   waiting.clear()

@@ -1,5 +1,5 @@
 import { del, get, set, update } from "idb-keyval"
-import { atLeisure } from "./atLeisure"
+import { atLeisure, dropWaiting } from "./atLeisure"
 import { isBusy, Refusal } from "./client"
 
 /**
@@ -55,6 +55,7 @@ const AWAY = [
 
 /** Nothing of it stays on a device that signs out or is shut out; what it did itself and could not send yet does. */
 export const forgetAll = async () => {
+  dropWaiting()
   const names = (await get<string[]>(INDEX)) ?? []
   await Promise.all([...names, ...ALWAYS, INDEX].map((name) => del(name)))
   if ("caches" in window) await Promise.all(["pictures", "sheets"].map((name) => caches.delete(name)))
@@ -64,7 +65,10 @@ export const forgetAll = async () => {
 const ALWAYS = ["account", "settings", "declarations", "notebook"]
 
 /** Keeps what this device has made of something itself. */
-export const noteLately = (name: string, answer: unknown) => void keep(name, answer)
+export function noteLately(name: string, answer: unknown) {
+  dropWaiting(name)
+  void keep(name, answer)
+}
 
 /** What was kept of something before, if anything was. */
 export const seenLately = <T>(name: string) => recall<T>(name)
