@@ -182,12 +182,15 @@ module Server
     def spawn_server(fresh_port:)
       process && stop
       AtomicFile.write(path("port"), free_port(fresh_port).to_s)
+      # Its own, since a MariaDB that starts deletes whatever temporary tables it finds where it keeps its own.
+      FileUtils.mkdir_p(path("temporary"), mode: 0o700)
       @log_begins = File.size?(path("log")).to_i
       # A session of its own, and no child of ours: whoever waits for all children does not wait for it, and no Ctrl-C
       # reaches it before the application has stopped. It holds the end of a pipe for as long as it lives.
       @alive&.close
       @alive, theirs = IO.pipe
       run_apart("setsid", "--fork", "mariadbd", "--no-defaults", "--datadir=#{path("data")}",
+        "--tmpdir=#{path("temporary")}",
         "--socket=#{path("socket")}", "--port=#{port}", "--bind-address=127.0.0.1", "--skip-name-resolve",
         "--init-file=#{path("accounts.sql")}",
         "--pid-file=#{path("pid")}", "--innodb-buffer-pool-size=32M", "--performance-schema=OFF",

@@ -202,6 +202,21 @@ RSpec.describe Server::PrivateDatabase do
     }.to raise_error(SystemCallError)
   end
 
+  it "keeps its temporary tables where no other server that starts deletes them" do
+    server.start
+    table = File.join(server.connect("lantern").get(Sequel.lit("@@tmpdir")), "#sql-temptable-1-2-3.MAI")
+    File.write(table, "")
+    other = described_class.new(installed)
+    other.start.stop
+    expect(File).to exist(table)
+    expect(table).to start_with(directory)
+    server.stop
+    server.start
+    expect(File).not_to exist(table)
+  ensure
+    other&.stop
+  end
+
   it "starts whatever a kill left behind of its first start" do
     path = ->(name) { File.join(directory, name) }
     half = {

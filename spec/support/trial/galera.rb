@@ -41,7 +41,7 @@ module Trial
       up(first, first: true)
       down(first)
       others.each { |node|
-        FileUtils.mkdir_p(node.folder, mode: 0o700)
+        FileUtils.mkdir_p("#{node.folder}/temporary", mode: 0o700)
         FileUtils.cp_r("#{first.folder}/data", "#{node.folder}/data")
       }
       up(first, first: true)
@@ -96,7 +96,7 @@ module Trial
     end
 
     def install(node)
-      FileUtils.mkdir_p(node.folder, mode: 0o700)
+      FileUtils.mkdir_p("#{node.folder}/temporary", mode: 0o700)
       system("mariadb-install-db", "--no-defaults", "--datadir=#{node.folder}/data", "--skip-test-db",
         "--auth-root-authentication-method=normal", "--user=root", out: "#{node.folder}/install", err: %i[child out]) ||
         raise("mariadb-install-db failed: #{node.folder}/log.err")
@@ -125,7 +125,7 @@ module Trial
     def settings(node)
       provider = "gmcast.listen_addr=tcp://127.0.0.1:#{node.talk};ist.recv_addr=127.0.0.1:#{node.catch_up};" \
         "base_host=127.0.0.1;base_port=#{node.talk};gcache.size=64M"
-      {"datadir" => "#{node.folder}/data", "socket" => "#{node.folder}/socket", "port" => node.port,
+      {"datadir" => "#{node.folder}/data", "tmpdir" => "#{node.folder}/temporary", "socket" => "#{node.folder}/socket", "port" => node.port,
        "bind-address" => "127.0.0.1", "user" => "root", "skip-name-resolve" => 1, "innodb-buffer-pool-size" => "32M",
        "performance-schema" => "OFF", "max-allowed-packet" => "64M", "binlog-format" => "ROW",
        "innodb-autoinc-lock-mode" => 2, "wsrep-on" => "ON", "wsrep-provider" => PROVIDER,
