@@ -25,6 +25,7 @@ require_relative "demo"
 require_relative "http/forwarded_headers"
 require_relative "database/private"
 require_relative "database/external"
+require_relative "database/health_check"
 require_relative "http/request_timeout"
 
 $stdout.sync = true
@@ -40,8 +41,9 @@ module Server
     TO_ARRIVE = 20
     # Seconds for what is being answered to come to its end, for a process to go, and for the database, when it stops.
     TO_FINISH, TO_BREAK_OFF, TO_GO, TO_CLOSE = 0.5, 0.2, 1, 0.9
-    # How often the database is looked after, and everything else, in seconds.
-    MONITOR_EVERY = 2
+    # Seconds after which a database whose process stands still is started anew.
+    HANGS = 30
+    # How often everything else is looked after, in seconds.
     HOUR = 3_600
     # Logs of requests that are kept, and how large each grows.
     LOGS = 4
@@ -251,23 +253,19 @@ module Server
     end
 
     # Each process knows of itself whether the database answers it.
-    # @yield when it does not
+    # @yieldparam there [Boolean]
+    # @yieldparam since [Float] seconds
     def monitor_database(store)
-      Thread.new do
-        loop do
-          sleep MONITOR_EVERY
-          App.set :database_there, store.there?
-        rescue Sequel::Error
-          App.set :database_there, false
-          yield if block_given?
-        end
+      HealthCheck.new(store.database).start do |there, since|
+        App.set :database_there, there
+        yield there, since if block_given?
       end
     end
 
     # A database that dies is started again; the store finds it by itself.
     def watch(database, store)
-      monitor_database(store) do
-        database.start
+      monitor_database(store) do |there, since|
+        database.start unless there || database.alive? && since < HANGS
       rescue PrivateDatabase::Failed => error
         warn error.message
       end

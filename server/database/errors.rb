@@ -11,6 +11,9 @@ module Server
 
     # Raised when the database does not answer.
     Away = Unavailable.of(503, "The database does not answer. What is on this screen is kept; try again in a moment.")
+    # Raised when every connection to it was in use for too long.
+    Crowded = Unavailable.of(503, "So much is asked at once just now that this would have to wait too long. Nothing " \
+      "was changed; try again in a moment.")
     # Raised when somebody else is busy with the same for too long.
     Waiting = Unavailable.of(503, "The same is being changed from elsewhere, and that takes long. Nothing was " \
       "changed; try again in a moment.")
@@ -26,11 +29,11 @@ module Server
     # @param database [Sequel::Database]
     # @param again [Boolean] whether the block changes nothing, so that it can be run once more where there may be
     #   another node
-    # @raise [Away, Full, Waiting]
+    # @raise [Away, Crowded, Full, Waiting]
     def self.translate(database, again: false)
       yield
     rescue Sequel::PoolTimeout
-      raise Away
+      raise Crowded
     rescue Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError
       database.disconnect
       raise Away unless again

@@ -49,6 +49,9 @@ module Server
 
     def stop(**) = nil
 
+    # Whether it is there is not known here.
+    def alive? = true
+
     # Without its password.
     def address = @nodes.to_s
 

@@ -102,6 +102,9 @@ module Server
         after_connect: ->(connection) { connection.query("SET time_zone = '+00:00'") }).extend(Disconnects)
     end
 
+    # Whether its process is there, be it that it answers or not.
+    def alive? = !process.nil?
+
     def running?
       return false unless process
       administer { |server| server.get(1) } == 1

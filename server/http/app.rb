@@ -5,6 +5,7 @@ require "json"
 require "sinatra/base"
 require_relative "../../core/lantern"
 require_relative "../workers/runner"
+require_relative "concurrency_limit"
 require_relative "json_body"
 require_relative "request_guard"
 require_relative "../storage/store"
@@ -25,6 +26,8 @@ module Server
       def says = "The request is not as it should be: #{message.sub(/#\/\S+ ?/, "").strip}."
     end
 
+    # What works one plan. All of it together takes half of the threads at most; the others are for what is small.
+    PLANS = ["/api/work", *Contract.of(CONTRACT).questions.select(&:small).map(&:path)].freeze
     # What a request's own name looks like.
     NAME = /\A[A-Za-z0-9_-]{8,80}\z/
 
@@ -49,6 +52,7 @@ module Server
       # What whoever looks after the database last saw of it.
       set :database_there, true
       set :answers, TaskRunner.new
+      use HTTP::ConcurrencyLimit, paths: PLANS, at_once: Turns::FEW + 1, waiting: 8
       use JsonBody
       use Committee::Middleware::RequestValidation, schema_path: CONTRACT, prefix: "/api", error_class: Breach,
         strict_reference_validation: true, parse_response_by_content_type: false

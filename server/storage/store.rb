@@ -168,9 +168,6 @@ module Server
 
     # Lets go of what is old enough, in all workshops.
     def tidy = CleanUp.new(@database).call
-
-    # Whether the database answers at all.
-    def there? = @database.get(1) == 1
   end
 end
 

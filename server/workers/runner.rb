@@ -19,8 +19,6 @@ module Server
     ONE_PLAN = %i[work advised summary check cutting templates finish_form finished].freeze
     # What is only asked takes its turn; what belongs to a save or a count never waits for it.
     IN_TURN = %i[work advised].freeze
-    # So many wait for their turn: half of the threads that there are for requests.
-    WAITING = 12
 
     # @return [Turns] of what is worked out where it arrives
     attr_reader :turns
@@ -30,7 +28,7 @@ module Server
     def initialize(pool = nil, within: {})
       @pool, @within = pool, WITHIN.merge(within)
       @within.default = within.default || WITHIN.default
-      @turns = Turns.new(waiting: WAITING)
+      @turns = Turns.new
     end
 
     # @param task [Symbol] one of {WorkerPool::Tasks}
@@ -38,8 +36,11 @@ module Server
     # @raise [Lantern::Plan::Refused] when it cannot be, or when there was not time enough
     # @raise [WorkerPool::Busy, WorkerPool::Gone, WorkerPool::Failed]
     def call(task, *given, asker: nil)
-      return here(task, *given) if @pool.nil? || here?(task, given.first)
-      @pool.call(task, *given, within: @within[task], asker:)
+      aside = -> { @pool.call(task, *given, within: @within[task], asker:) }
+      return WorkerPool::Tasks.call(task, *given) if @pool.nil?
+      return aside.call unless here?(task, given.first)
+      return WorkerPool::Tasks.call(task, *given) unless IN_TURN.include?(task)
+      @turns.take(aside:) { WorkerPool::Tasks.call(task, *given) }
     rescue WorkerPool::Overdue
       # What a wise friend would say is left out rather than the plan.
       return call(:work, *given, asker:) if task == :advised
@@ -56,18 +57,15 @@ module Server
     def ask(question, sent, beside = {}, workshop: nil, asker: nil)
       weight = Weight.new(question.document(sent))
       given = [:question, sent, question.answers, beside, ([workshop] if question.cached)]
-      return here(*given) if @pool.nil? || question.small && weight.small?
-      @pool.call(*given, within: @within[question.key], asker:)
+      aside = -> { @pool.call(*given, within: @within[question.key], asker:) }
+      return WorkerPool::Tasks.call(*given) if @pool.nil?
+      return aside.call unless question.small && weight.small?
+      @turns.take(aside:) { WorkerPool::Tasks.call(*given) }
     rescue WorkerPool::Overdue
       raise Lantern::Plan::Refused.new([weight.problem(@within[question.key])])
     end
 
     private
-
-    def here(task, *given)
-      return WorkerPool::Tasks.call(task, *given) unless task == :question || IN_TURN.include?(task)
-      @turns.take { WorkerPool::Tasks.call(task, *given) }
-    end
 
     def here?(task, document) = ONE_PLAN.include?(task) && Weight.new(document).small?
   end
