@@ -27,6 +27,7 @@ gem "rack-session", "~> 2.1"
 gem "rack-attack", "~> 6.8"
 gem "rqrcode", "~> 2.2" # its later versions want a later Ruby
 gem "ruby-vips", "~> 2.2" # pictures, made safe; with Debian's libvips
+gem "sys-filesystem", "~> 1.5" # how much room a disk has
 
 group :test do
   gem "rspec", "~> 3.13"

@@ -27,6 +27,7 @@ require_relative "database/private"
 require_relative "database/external"
 require_relative "database/health_check"
 require_relative "http/request_timeout"
+require_relative "storage/disk_reserve"
 
 $stdout.sync = true
 
@@ -123,6 +124,7 @@ module Server
       pool = (@processes > 1) ? WorkerPool.new(size: 2) : WorkerPool.new
       answers = TaskRunner.new(pool)
       database = @outside ? ExternalDatabase.new(@outside) : PrivateDatabase.new(File.join(@var, "mariadb"))
+      App.set :disk_reserve, DiskReserve.new(@var).keep unless @outside
       puts(@outside ? "· Looking for the database" : "· Starting the database")
       database.start
       store = kept_in(database, answers)
@@ -165,12 +167,22 @@ module Server
 
     def announce(port)
       address = "http://#{@hosts.first.include?(":") ? "[::1]" : own_address}:#{port}"
+      say_where(address)
+      say_house(port) if @house
+      puts "\nCrisp Lantern is at #{address}\nStop it with Ctrl-C."
+    end
+
+    # To a second start in this folder.
+    def say_where(address)
+      @lock.rewind
+      return if @lock.read == address
       @lock.truncate(0)
       @lock.rewind
       @lock.write(address)
       @lock.flush
-      say_house(port) if @house
-      puts "\nCrisp Lantern is at #{address}\nStop it with Ctrl-C."
+    rescue Errno::ENOSPC
+      # On a full disk it says that one runs, and not where.
+      nil
     end
 
     def say_house(port)
@@ -265,7 +277,8 @@ module Server
     # A database that dies is started again; the store finds it by itself.
     def watch(database, store)
       monitor_database(store) do |there, since|
-        database.start unless there || database.alive? && since < HANGS
+        App.settings.disk_reserve&.keep
+        database.start unless there || (database.alive? && since < HANGS)
       rescue PrivateDatabase::Failed => error
         warn error.message
       end

@@ -51,6 +51,8 @@ module Server
       set :house_address, nil
       # What whoever looks after the database last saw of it.
       set :database_there, true
+      # What is held back of the disk that the database is on, where that is this machine's.
+      set :disk_reserve, nil
       set :answers, TaskRunner.new
       use HTTP::ConcurrencyLimit, paths: PLANS, at_once: Turns::FEW + 1, waiting: 8
       use JsonBody
@@ -58,7 +60,10 @@ module Server
         strict_reference_validation: true, parse_response_by_content_type: false
     end
 
-    before("/api/*") { content_type :json }
+    before("/api/*") {
+      content_type :json
+      raise DatabaseErrors::Full if stores? && settings.disk_reserve&.full?
+    }
 
     # Raised when it is not known whose things are asked for.
     NoWorkshop = Problem.of(403, "Sign in, and go into a workshop first.")
@@ -187,6 +192,9 @@ module Server
     rescue Lantern::Plan::Refused => refused
       JSON.generate(refused.to_h)
     end
+
+    # Whether something would be kept that takes room.
+    def stores? = (request.post? || request.put?) && !request.path_info.start_with?("/api/ask/", "/api/work")
 
     def id = params["id"].to_i
 
