@@ -11,8 +11,10 @@ module Server
     # A stash of fifty thousand lines; a wreath finished, its photo with it; everything there is.
     MOST = {%r{\A/api/stash\.csv\z} => 5_000_000, %r{/finish\z} => 9_000_000, %r{\A/api/pictures\z} => 9_000_000,
             %r{\A/api/archive\.jsonl\z} => 4_000_000_000}.freeze
-    # What is no JSON document, and is read line by line where it is asked for.
-    LINES = "/api/archive.jsonl"
+    # What is no JSON document, and is read where it is asked for.
+    RAW = {%r{\A/api/archive\.jsonl\z} => ["JSON Lines", "application/x-ndjson"],
+           %r{\A/api/uploads/[^/]+/\d+\z} => ["bytes", "application/octet-stream"]}.freeze
+    JSON_KIND = ["JSON", "application/json"].freeze
     # Deeper than any plan.
     MOST_NESTING = 40
     # What may be a number beyond all.
@@ -33,7 +35,7 @@ module Server
       most = most(env)
       return too_much(most) if env["CONTENT_LENGTH"].to_i > most
       return other_kind(env) unless type?(env)
-      return @app.call(env) if env["PATH_INFO"] == LINES
+      return @app.call(env) unless kind(env) == JSON_KIND
       text = (env["rack.input"].read(most + 1) || "").dup
       return too_much(most) if text.bytesize > most
       env["lantern.json"] = parsed(text, env)
@@ -51,9 +53,8 @@ module Server
 
     # What arrives is said to be JSON, or nothing arrives; no page of another site can say so unasked.
     def type?(env)
-      kind = env["CONTENT_TYPE"].to_s[/\A[^;]*/].strip.downcase
-      return kind == "application/x-ndjson" if env["PATH_INFO"] == LINES
-      kind == "application/json" || (kind.empty? && env["CONTENT_LENGTH"].to_i.zero? && !env["HTTP_TRANSFER_ENCODING"])
+      said, wanted = env["CONTENT_TYPE"].to_s[/\A[^;]*/].strip.downcase, kind(env)
+      said == wanted.last || (wanted == JSON_KIND && said.empty? && env["CONTENT_LENGTH"].to_i.zero? && !env["HTTP_TRANSFER_ENCODING"])
     end
 
     def most(env) = MOST.find { |path, _| path.match?(env["PATH_INFO"]) }&.last || MOST_BYTES
@@ -87,8 +88,9 @@ module Server
       "bytes; nothing here needs as many. " \
       "Nothing was changed.")
 
-    def other_kind(env) = refuse(415, "This must be sent as #{(env["PATH_INFO"] == LINES) ? "JSON Lines " \
-      "(application/x-ndjson)" : "JSON (application/json)"}. Nothing was changed.")
+    def kind(env) = RAW.find { |path, _| path.match?(env["PATH_INFO"]) }&.last || JSON_KIND
+
+    def other_kind(env) = refuse(415, format("This must be sent as %s (%s). Nothing was changed.", *kind(env)))
 
     def refuse(status, says) = Problem.response(status, says)
   end

@@ -20,7 +20,7 @@ module Server
     TABLES = %i[settings pictures materials actions occasions occasion_ticks wreaths entries ticks forms makes
       bench_events].freeze
     # What follows from those, or lives for a day.
-    DERIVED = %i[lots requests kept_answers].freeze
+    DERIVED = %i[lots requests kept_answers upload_parts].freeze
     # Who may come in belongs to the machine, not to what was made on it: it is in no file that is carried about, and
     # stays as it is when one is put back.
     DOOR = %i[accounts account_active_session_keys pairings attempts workshops memberships invitations leases].freeze

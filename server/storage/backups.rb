@@ -149,18 +149,8 @@ module Server
         refuse("The archive is packed and cannot be unpacked: it is damaged. Nothing was changed.")
       end
 
-      private
-
-      def unpack(source, plain)
-        reader = Zlib::GzipReader.new(source)
-        while plain.pos <= MOST && (chunk = reader.read(UNPACKED_AT_ONCE))
-          plain.write(chunk)
-          next unless plain.pos > PLAIN && plain.pos > PACKS_TO * source.pos
-          refuse("The archive unpacks to far more than any archive holds. Nothing was changed.")
-        end
-      end
-
       # A file that has no name, so that nothing of it stays behind, however its process ends.
+      # @yieldparam plain [IO]
       def unnamed
         plain = begin
           File.open(Dir.tmpdir, File::RDWR | File::TMPFILE | File::BINARY, 0o600)
@@ -171,6 +161,17 @@ module Server
         yield plain
       ensure
         plain&.close
+      end
+
+      private
+
+      def unpack(source, plain)
+        reader = Zlib::GzipReader.new(source)
+        while plain.pos <= MOST && (chunk = reader.read(UNPACKED_AT_ONCE))
+          plain.write(chunk)
+          next unless plain.pos > PLAIN && plain.pos > PACKS_TO * source.pos
+          refuse("The archive unpacks to far more than any archive holds. Nothing was changed.")
+        end
       end
 
       def refuse(says) = raise(Problem.at("", says))

@@ -3,8 +3,8 @@
 require_relative "../tenancy/dataset"
 
 module Server
-  # What is old enough to go, in all workshops at once: what was deleted thirty days ago, what was answered more than a
-  # day ago, pictures that nothing names, and answers that nobody asked for in a long time.
+  # What is old enough to go, in all workshops at once: what was deleted thirty days ago, what was answered or sent in
+  # part more than a day ago, pictures that nothing names, and answers that nobody asked for in a long time.
   class CleanUp
     # So many rows go at a time, so that nobody waits for them.
     AT_ONCE = 500
@@ -22,6 +22,7 @@ module Server
       empty_bin(:materials)
       drop(:requests, %i[name], Sequel[:at] < ago("1 DAY"))
       drop(:kept_answers, %i[digest], Sequel[:used_on] < Date.today - Store::Kept::DAYS)
+      drop(:upload_parts, %i[upload number], Sequel[:at] < ago("1 DAY"))
       pictures
     end
 

@@ -44,11 +44,12 @@ module Server
 
       # Ends a make: it goes into the notebook, what was used more or less than planned into the ledger, as a share of
       # what was cut. All finishes of a cut together are at most as many wreaths as were cut.
-      # @param said [Hash] `used` by material, `count` of wreaths, `note`, `photo` as a data address
+      # @param said [Hash] `used` by material, `count` of wreaths, `note`, `photo` as a data address or by the name
+      #   of a picture that is kept
       # @return [Hash] the make
       # @raise [Missing, Settled, Finished, Problem]
       def finish(wreath_id, said)
-        photo = @answers.call(:safe_picture, said["photo"], "photo") unless said["photo"].to_s.empty?
+        photo = safe_photo(said["photo"].to_s)
         wreath, state, count = @wreaths.find(wreath_id), @bench.state(wreath_id), said["count"] || 1
         share = @database.atomically { @wreaths.share(wreath_id) }
         finished = @answers.call(:finished, wreath["plan"], said["used"] || {}, state["seconds"],
@@ -116,6 +117,13 @@ module Server
       end
 
       private
+
+      def safe_photo(said)
+        return if said.empty?
+        return @answers.call(:safe_picture, said, "photo") unless said.match?(/\A\h{64}\z/)
+        kept = @database[:pictures].first(id: said) or raise Problem.at("photo", "This photo is not kept any more: choose it anew.")
+        Photo::Safe.new(*kept.values_at(:type, :bytes))
+      end
 
       def shown(row, late)
         listed(row, wreath: row[:wreath_id], wreath_name: row[:wreath_name], lines: [], minutes: row[:minutes],

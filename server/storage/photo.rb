@@ -44,6 +44,13 @@ module Server
       written(opened(type, bytes, at, square), at)
     end
 
+    # @param bytes [String] a picture as a file has it
+    # @return [String] the same as a data address, or nothing where it is none
+    def address(bytes)
+      type, = BEGINNINGS.find { |_, beginning| bytes.b.start_with?(beginning) }
+      type ? "data:#{type};base64,#{[bytes].pack("m0")}" : ""
+    end
+
     # A picture as grey, for who looks for edges in it.
     # @return [Proc] the brightness of a pixel, 0 to 255; nil outside
     def brightness(bytes)

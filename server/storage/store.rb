@@ -87,7 +87,7 @@ module Server
     # @return [TenantDataset] with what is this workshop's
     attr_reader :own
 
-    attr_reader :settings, :kept, :pictures, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench,
+    attr_reader :settings, :kept, :pictures, :uploads, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench,
       :notebook, :backups, :revisions
 
     # @param database [Sequel::Database]
@@ -103,6 +103,7 @@ module Server
       @own = TenantDataset.new(database, workshop, most:)
       @settings, @kept, @pictures, @bench = Settings.new(@own), Kept.new(@own), Pictures.new(@own), Bench.new(@own)
       @ledger, @revisions = Ledger.new(@own), Revisions.new(@own)
+      @uploads = Uploads.new(@own)
       @materials = Materials.new(@own, @ledger)
       @forms = Forms.new(@own, answers)
       @wreaths = Wreaths.new(@own, @materials, @forms, @ledger, answers)
@@ -181,4 +182,5 @@ require_relative "notebook"
 require_relative "occasions"
 require_relative "pictures"
 require_relative "revisions"
+require_relative "uploads"
 require_relative "wreaths"

@@ -2,11 +2,12 @@
 
 require "socket"
 
-# The line between one device and the application: it can be cut while both go on, and mended.
+# The line between one device and the application: it can be cut while both go on, and mended; and it can be slow.
 class Line
   # @param address [URI] of the application
-  def initialize(address)
-    @address = address
+  # @param pace [Numeric, nil] bytes a second that the device can send; as many as it likes where none is said
+  def initialize(address, pace: nil)
+    @address, @pace = address, pace
     @server = TCPServer.new("127.0.0.1", 0)
     @port = @server.addr[1]
     @open = []
@@ -40,7 +41,7 @@ class Line
     @open.push(device, application)
     [[device, application], [application, device]].each do |from, to|
       Thread.new do
-        IO.copy_stream(from, to)
+        (@pace && from == device) ? trickle(from, to) : IO.copy_stream(from, to)
       rescue SystemCallError, IOError
         nil
       ensure
@@ -49,6 +50,14 @@ class Line
     end
   rescue SystemCallError
     close(device)
+  end
+
+  # A tenth of a second's worth at a time, of all that it sends together.
+  def trickle(from, to)
+    while (bytes = from.readpartial((@pace / 10.0).ceil))
+      (@sending ||= Mutex.new).synchronize { sleep(bytes.bytesize / @pace.to_f) }
+      to.write(bytes)
+    end
   end
 
   def close(socket)

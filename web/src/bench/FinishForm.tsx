@@ -5,7 +5,7 @@ import { answered, api, problemsOf, type Problem as Said, type Wreath } from "..
 import { keys } from "../keep/keys"
 import { nameOfItsOwn, once } from "../keep/sending"
 import { Prose } from "../pieces/Prose"
-import { shrunk } from "../pieces/shrunk"
+import { PhotoInput } from "../pieces/PhotoInput"
 import { Problem } from "../pieces/Problem"
 import { Field } from "../pieces/Field"
 
@@ -125,21 +125,15 @@ export function FinishForm({
   )
 }
 
-/** A photo of what was made, small enough to be kept. */
-function Photo({ photo, onPhoto }: { photo: string | undefined; onPhoto: (photo: string | undefined) => void }) {
+/** A photo of what was made; by the name under which it is kept. */
+function Photo({ photo, onPhoto }: { photo: string | undefined; onPhoto: (photo: string) => void }) {
   return (
     <>
       <label className="block pt-3" htmlFor="photo">
         A photo
       </label>
-      <input
-        id="photo"
-        type="file"
-        accept="image/*"
-        className="file-input w-full"
-        onChange={async (event) => onPhoto(await shrunk(event.target.files?.[0]))}
-      />
-      {photo && <img src={photo} alt="The finished wreath" className="mt-2 max-h-40" />}
+      <PhotoInput id="photo" className="file-input w-full" onSent={({ id }) => onPhoto(id)} />
+      {photo && <img src={`/api/pictures/${photo}`} alt="The finished wreath" className="mt-2 max-h-40" />}
     </>
   )
 }

@@ -1,12 +1,12 @@
-import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query"
+import { keepPreviousData, useQuery } from "@tanstack/react-query"
 import { useState } from "react"
 import { answered, api, problemsOf, Refusal, type Declarations, type PhotoSizes, type Units } from "../keep/client"
 import { keys } from "../keep/keys"
 import { useSettings } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { OpenChoice } from "../pieces/OpenChoice"
+import { PhotoInput } from "../pieces/PhotoInput"
 import { Prose } from "../pieces/Prose"
-import { shrunk } from "../pieces/shrunk"
 import { TappedPhoto } from "./TappedPhoto"
 import { measurable, nextTarget, tapped, targetsOf, untapped, type Taps, type Target } from "./taps"
 import { Problem } from "../pieces/Problem"
@@ -29,14 +29,6 @@ interface Picture {
 /** A form measured from a photo of it beside a sheet of paper. */
 export function MeasurePhoto({ shape, sheets, units, onUse, onClose }: Props) {
   const [picture, setPicture] = useState<Picture>()
-  const keep = useMutation({
-    mutationFn: async (file: File) => {
-      const photo = await shrunk(file)
-      if (!photo) throw new Error(`${file.name} is no picture that can be read here. Choose a JPEG, PNG or WebP.`)
-      return answered(await api.POST("/pictures", { body: { picture: photo } }))
-    },
-    onSuccess: setPicture,
-  })
   return (
     <Dialog title="Measure from a photo" wide="very" onClose={onClose}>
       {!picture && (
@@ -45,18 +37,11 @@ export function MeasurePhoto({ shape, sheets, units, onUse, onClose }: Props) {
             Lay a sheet of paper flat beside the form, as high as its front (on a book), and take a picture from
             straight above with both in it.
           </p>
-          <input
-            type="file"
-            accept="image/jpeg,image/png,image/webp"
-            aria-label="A photo of the form beside a sheet"
+          <PhotoInput
+            label="A photo of the form beside a sheet"
             className="file-input w-full max-w-md"
-            onChange={(event) => {
-              const file = event.target.files?.[0]
-              if (file) keep.mutate(file)
-            }}
+            onSent={setPicture}
           />
-          {keep.isPending && <p role="status">Reading the photo…</p>}
-          {keep.isError && <Problem>{keep.error.message}</Problem>}
         </>
       )}
       {picture && (

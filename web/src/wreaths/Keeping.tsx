@@ -1,18 +1,25 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { answered, api, saysOf } from "../keep/client"
+import { answered, api, Refusal, saysOf } from "../keep/client"
 import { keys } from "../keep/keys"
+import { fitsInParts, sendInParts, type Progress } from "../keep/upload"
 import { ownHeaders } from "../keep/workshop"
 import { Backups } from "./Backups"
 import { Problem } from "../pieces/Problem"
+import { Sending } from "../pieces/Sending"
 
 type Restored = { restored: Record<string, number>; before: string }
 
 const restoredSays = ({ restored }: Restored) =>
   ["wreaths", "materials", "occasions"].map((table) => `${restored[table] ?? 0} ${table}`).join(", ")
 
-/** Sends an archive as it lies on the disk, however large it is. */
-async function sendArchive(file: File): Promise<Restored> {
+/** Sends an archive: in parts, or as it lies on the disk where it is too large for that. */
+async function sendArchive(file: File, onProgress: (progress: Progress) => void): Promise<Restored> {
+  if (fitsInParts(file)) {
+    const { upload, parts } = await sendInParts(file, onProgress)
+    const params = { path: { upload } }
+    return answered(await api.POST("/uploads/{upload}/archive", { params, body: { parts } }))
+  }
   const response = await fetch("/api/archive.jsonl", {
     method: "POST",
     headers: { "content-type": "application/x-ndjson", ...ownHeaders() },
@@ -28,13 +35,18 @@ export function Keeping() {
   const queries = useQueryClient()
   const [chosen, setChosen] = useState<File>()
   const [said, setSaid] = useState("")
+  const [progress, setProgress] = useState<Progress>()
   const backups = useQuery({ queryKey: keys.backups(), queryFn: async () => answered(await api.GET("/backups")) })
   const doing = async (restore: () => Promise<Restored>) => {
     try {
       const done = await restore()
       setSaid(`Restored: ${restoredSays(done)}. What was here before is kept below as a backup.`)
     } catch (error) {
+      // What broke on its way goes on where it broke when it is pressed again.
       setSaid(saysOf(error))
+      if (!(error instanceof Refusal)) return
+    } finally {
+      setProgress(undefined)
     }
     setChosen(undefined)
     await queries.invalidateQueries()
@@ -69,12 +81,17 @@ export function Keeping() {
           {chosen && (
             <>
               <span>What is here now is replaced by what is in the file, and kept as a backup.</span>
-              <button type="button" className="btn btn-primary" onClick={() => void doing(() => sendArchive(chosen))}>
+              <button
+                type="button"
+                className="btn btn-primary"
+                onClick={() => void doing(() => sendArchive(chosen, setProgress))}
+              >
                 Restore it
               </button>
             </>
           )}
         </p>
+        {progress && <Sending what="the archive" progress={progress} />}
         {said && (
           <p role="status" className="pt-2 font-semibold">
             {said}

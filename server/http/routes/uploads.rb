@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # What is sent in parts: each as it arrives, and what becomes of the whole.
+    module Uploads
+      def self.registered(app)
+        app.instance_eval do
+          get("/api/uploads/:upload") { JSON.generate(store.uploads.there(params["upload"])) }
+
+          put("/api/uploads/:upload/:number") {
+            JSON.generate(store.uploads.keep(params["upload"], params["number"].to_i,
+              env["rack.input"].read(Store::Uploads::MOST_BYTES + 1).to_s))
+          }
+
+          changes("/api/uploads/:upload/picture", code: 201) {
+            store.uploads.open(params["upload"], sent["parts"]) do |file|
+              store.pictures.keep(asked(:safe_picture, Photo.address(file.read), "picture", sent["square"] == true))
+            end
+          }
+
+          changes("/api/uploads/:upload/archive") {
+            store.uploads.open(params["upload"], sent["parts"]) { |whole|
+              Backups.open(whole) { |file| store.backups.restore(file) }
+            }
+          }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require "tempfile"
+require_relative "../support/browser"
+require_relative "../support/line"
+require_relative "../support/pictures"
+
+RSpec.describe "Over a slow line that breaks", :browser, :store do
+  include Pictured
+
+  # Noise, which no picture is smaller than: 300 kB and more.
+  def photo = Tempfile.new(["photo", ".jpg"], binmode: true).tap { |file|
+    file.write(Vips::Image.gaussnoise(800, 700, sigma: 60, mean: 128).cast(:uchar).jpegsave_buffer(Q: 85)) && file.flush
+  }
+
+  def parts = RealStore.database[:upload_parts].count
+
+  it "a photo arrives with its progress, and goes on where it broke" do
+    load_demo
+    # Begun and left, so that the screens are there before the line is slow.
+    visit "/"
+    server = Capybara.current_session.server
+    line = Line.new(URI("http://127.0.0.1:#{server.port}"), pace: Integer(ENV.fetch("PACE", "150000"), 10))
+    visit "#{line}/new"
+    find("button", text: "Wire ring, 16 in").click
+    click_on "Measure from a photo…"
+    sent = photo
+    attach_file "A photo of the form beside a sheet", sent.path
+    [1, 4].each do |so_many|
+      Timeout.timeout(Patience.seconds(60)) { Thread.pass until parts >= so_many }
+      line.cut
+      expect(page).to have_css("dialog [role=status]", text: /Sending the photo: \d+ of \d{3} kB/)
+      before = parts
+      expect(before).to be >= so_many
+      line.mend
+    end
+    expect(page).to have_css("svg.tapped-photo")
+    expect(parts).to eq 0
+    expect(RealStore.database[:pictures].count).to eq 1
+  end
+end
