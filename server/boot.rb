@@ -278,7 +278,7 @@ module Server
     def watch(database, store)
       monitor_database(store) do |there, since|
         App.settings.disk_reserve&.keep
-        database.start unless there || (database.alive? && since < HANGS)
+        database.start if !there && (!database.alive? || since > HANGS)
       rescue PrivateDatabase::Failed => error
         warn error.message
       end

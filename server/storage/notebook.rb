@@ -121,7 +121,8 @@ module Server
       def safe_photo(said)
         return if said.empty?
         return @answers.call(:safe_picture, said, "photo") unless said.match?(/\A\h{64}\z/)
-        kept = @database[:pictures].first(id: said) or raise Problem.at("photo", "This photo is not kept any more: choose it anew.")
+        kept = @database[:pictures].first(id: said) or
+          raise Problem.at("photo", "This photo is not kept any more: choose it anew.")
         Photo::Safe.new(*kept.values_at(:type, :bytes))
       end
 

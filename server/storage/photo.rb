@@ -18,6 +18,8 @@ module Server
     # Either side of a piece of cloth.
     CLOTH = 512
     QUALITY = 85
+    # Pixels across of a picture that is only tried.
+    THUMB = 32
     ADDRESS = %r{\Adata:(image/(?:jpeg|png|webp));base64,([A-Za-z0-9+/=\s]+)\z}
 
     # A picture that was made safe, and its colour on the whole.
@@ -29,6 +31,16 @@ module Server
     # @param bytes [String, nil]
     def picture?(type, bytes)
       BEGINNINGS.key?(type) && !bytes.nil? && bytes.bytesize <= MOST && bytes.b.start_with?(BEGINNINGS.fetch(type))
+    end
+
+    # Whether a picture that was kept elsewhere can be shown: it is what it says it is, and can be decoded.
+    def shows?(type, bytes)
+      return false unless picture?(type, bytes)
+      load_library
+      head = Vips::Image.public_send(LOADERS.fetch(type), bytes)
+      head.width * head.height <= MOST_PIXELS && Vips::Image.thumbnail_buffer(bytes, THUMB).avg >= 0
+    rescue Vips::Error
+      false
     end
 
     # Decodes a picture and writes it anew.

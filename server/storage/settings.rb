@@ -7,6 +7,16 @@ module Server
       USUAL = {"currency" => "USD", "paper" => "letter"}.freeze
       PAPERS = %w[letter a4].freeze
 
+      # @raise [Problem]
+      def self.check(said)
+        unless PAPERS.include?(said.fetch("paper", PAPERS.first))
+          raise Problem.at("paper", "Paper is “letter” or “a4”.")
+        end
+        reading = Lantern::Plan::Reading.new(units: "in")
+        Lantern::Plan::Field::Currency.new(:currency).read(said["currency"], "currency", reading) if said["currency"]
+        raise Problem.new(reading.problems) if reading.problems.any?
+      end
+
       def initialize(database)
         @database = database
       end
@@ -23,7 +33,7 @@ module Server
       # @return [Hash{String=>String}]
       # @raise [Problem]
       def change(said)
-        check(said)
+        Settings.check(said)
         @database.atomically do
           said.slice(*USUAL.keys).each { |name, value| rows.on_duplicate_key_update(:value).insert(name:, value:) }
         end
@@ -33,15 +43,6 @@ module Server
       private
 
       def rows = @database[:settings]
-
-      def check(said)
-        unless PAPERS.include?(said.fetch("paper", PAPERS.first))
-          raise Problem.at("paper", "Paper is “letter” or “a4”.")
-        end
-        reading = Lantern::Plan::Reading.new(units: "in")
-        Lantern::Plan::Field::Currency.new(:currency).read(said["currency"], "currency", reading) if said["currency"]
-        raise Problem.new(reading.problems) if reading.problems.any?
-      end
     end
   end
 end

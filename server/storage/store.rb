@@ -87,8 +87,8 @@ module Server
     # @return [TenantDataset] with what is this workshop's
     attr_reader :own
 
-    attr_reader :settings, :kept, :pictures, :uploads, :wreaths, :materials, :forms, :ledger, :occasions, :archive, :bench,
-      :notebook, :backups, :revisions
+    attr_reader :settings, :kept, :pictures, :uploads, :wreaths, :materials, :forms, :ledger, :occasions, :archive,
+      :bench, :notebook, :backups, :revisions
 
     # @param database [Sequel::Database]
     # @param answers [TaskRunner] whom it asks what a plan comes to

@@ -8,6 +8,23 @@ module Server
     class Wreaths < Shelf
       include Binned
 
+      # A plan need not be workable, but it must be one.
+      # @raise [Problem]
+      def self.showable(plan)
+        refuse = ->(at, says) { raise Problem.at(at, says) }
+        format = Lantern::Plan::Document::FORMAT
+        refuse.call("format", "A wreath is kept as a plan: its format is “#{format}”.") unless plan["format"] == format
+        refuse.call("version", "Plans of version 1 are kept here.") unless plan["version"] == 1
+        refuse.call("units", "Units are “in” or “cm”.") unless %w[in cm].include?(plan["units"])
+        refuse.call("form", "The form is an object with its sizes.") unless plan["form"].is_a?(Hash)
+        %w[materials layers].each do |list|
+          rows = plan.fetch(list, [])
+          refuse.call(list, "The #{list} of a plan are a list.") unless rows.is_a?(Array)
+          wrong = rows.index { !_1.is_a?(Hash) }
+          refuse.call("#{list}.#{wrong}", "This is no object with named fields.") if wrong
+        end
+      end
+
       def initialize(database, materials, forms, ledger, answers)
         super(database)
         @materials = materials
@@ -76,7 +93,7 @@ module Server
       #   then, and stands under `kept_apart`
       # @raise [Problem] when it could not be shown again
       def add(plan)
-        showable(plan)
+        Wreaths.showable(plan)
         plan, apart = apart(plan)
         @database.atomically { insert(name: name(plan), plan: JSON.generate(plan)) }.merge(apart)
       end
@@ -84,7 +101,7 @@ module Server
       # @return [Hash] as of {#add}
       # @raise [Missing, Outdated, Problem]
       def change(id, version, plan)
-        showable(plan)
+        Wreaths.showable(plan)
         plan, apart = apart(plan, JSON.parse(row(id)[:plan]))
         @database.atomically { update(id, version, name: name(plan), plan: JSON.generate(plan)) }.merge(apart)
       end
@@ -197,23 +214,6 @@ module Server
         made ||= @database[:makes].where(wreath_id: row[:id]).count
         stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks,
           "occasion" => row[:occasion_id], "made" => made, "put_away" => row[:put_away])
-      end
-
-      # A plan need not be workable, but it must be one.
-      # @raise [Problem]
-      def showable(plan)
-        refuse = ->(at, says) { raise Problem.at(at, says) }
-        format = Lantern::Plan::Document::FORMAT
-        refuse.call("format", "A wreath is kept as a plan: its format is “#{format}”.") unless plan["format"] == format
-        refuse.call("version", "Plans of version 1 are kept here.") unless plan["version"] == 1
-        refuse.call("units", "Units are “in” or “cm”.") unless %w[in cm].include?(plan["units"])
-        refuse.call("form", "The form is an object with its sizes.") unless plan["form"].is_a?(Hash)
-        %w[materials layers].each do |list|
-          rows = plan.fetch(list, [])
-          refuse.call(list, "The #{list} of a plan are a list.") unless rows.is_a?(Array)
-          wrong = rows.index { !_1.is_a?(Hash) }
-          refuse.call("#{list}.#{wrong}", "This is no object with named fields.") if wrong
-        end
       end
 
       # What is shown in the place of a plan that cannot be.

@@ -4,10 +4,14 @@ require "fileutils"
 require "stringio"
 require "tmpdir"
 require_relative "../support/api"
+require_relative "../support/pictures"
+require_relative "../support/trial/archives"
 
 RSpec.describe "Everything as one file", :api, :store do
-  # A picture's first bytes, and so many more.
-  def picture(bytes) = "\xFF\xD8\xFF".b + Random.new(7).bytes(bytes)
+  include Pictured
+
+  # A picture, with so many bytes behind its end.
+  def large(bytes) = picture(kind: :jpeg).split(",").last.unpack1("m") + Random.new(7).bytes(bytes)
 
   def make(photo = nil)
     RealStore.own[:makes].insert(wreath_name: "Door 7", plan: "{}", lines: "[]", steps: "[]",
@@ -62,7 +66,7 @@ RSpec.describe "Everything as one file", :api, :store do
   end
 
   it "restores twenty million bytes of photos" do
-    photos = Array.new(5) { |i| picture(4_000_000 + i) }
+    photos = Array.new(5) { |i| large(4_000_000 + i) }
     photos.each { make(_1) }
     archive = RealStore.archive
     RealStore.empty
@@ -94,7 +98,7 @@ RSpec.describe "Everything as one file", :api, :store do
 
   it "takes in nothing of what is no archive, is damaged, or contradicts itself" do
     ask(:post, "/materials", {units: "in", material: ribbon(on_hand: [44])})
-    make(picture(100))
+    make(large(100))
     before, whole, old = rows, RealStore.archive, first_version
     changed = ->(tables) { JSON.generate(old.merge("tables" => old["tables"].merge(tables))) }
     material = old["tables"]["materials"][0]
@@ -123,6 +127,33 @@ RSpec.describe "Everything as one file", :api, :store do
       expect(restore(text)["problems"][0]["says"]).to match(says)
       expect(status).to eq 422
       expect(rows).to eq before
+    end
+  end
+end
+
+RSpec.describe "An archive with a right checksum and other values", :api, :store do
+  it "is refused in a sentence, or everything in it opens" do
+    RealStore.load_demo
+    Server::App.set :answers, RealStore.answers
+    app = Rack::MockRequest.new(Server::RequestGuard.new(Server::App.without_sign_in.new))
+    found = Trial::Archives.new(app, RealStore.store, Random.new(RSpec.configuration.seed)).call(15)
+    expect(found).to include("refused" => be > 3)
+    expect(found).not_to include "WRONG"
+  end
+
+  it "is refused for what broke lists before" do
+    RealStore.load_demo
+    lines = RealStore.archive.lines.map { JSON.parse(_1) }
+    [["wreaths", "updated_at", 0], ["makes", "lines", "5"], ["materials", "units", "1e400"], ["wreaths", "plan", "[]"],
+      ["makes", "photo", {"bytes" => ["\xFF\xD8\xFF no picture"].pack("m0")}]].each do |table, column, value|
+      changed = {column => value, **((column == "photo") ? {"photo_type" => "image/jpeg"} : {})}
+      rows = lines[0...-1].map { |line|
+        "#{JSON.generate((line["table"] == table) ? line.merge("row" => line["row"].merge(changed)) : line)}\n"
+      }.join
+      last = JSON.generate("end" => true, "sha256" => Digest::SHA256.hexdigest(rows))
+      said = restore("#{rows}#{last}\n")
+      expect([table, column, status]).to eq [table, column, 422]
+      expect(said["problems"][0]["says"]).to match(/Nothing was changed|cannot be read/)
     end
   end
 end

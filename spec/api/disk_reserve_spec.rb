@@ -24,7 +24,7 @@ RSpec.describe Server::DiskReserve, :api, :store do
 
   def save = ask(:post, "/wreaths", {plan: plan(name: "On a full disk")}).then { [status, _1.to_s] }
 
-  it "holds megabytes back while there is room, refuses to save when only they are left, and lets go before nothing is" do
+  it "holds megabytes back while there is room, saves nothing when only they are left, and lets go in time" do
     reserve.keep
     expect([held, reserve.full?]).to eq [32_000_000, false]
     # The file takes blocks: it is no hole.

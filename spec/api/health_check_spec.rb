@@ -22,7 +22,9 @@ RSpec.describe Server::HealthCheck do
 
   def read = store.translating_errors(again: true) { store.wreaths.all }
 
-  def write = store.translating_errors { store.own.atomically { store.own[:settings].insert(name: "paper", value: "a4") } }
+  def write = store.translating_errors {
+    store.own.atomically { store.own[:settings].insert(name: "paper", value: "a4") }
+  }
 
   it "ends the waiting of whoever asks a database that stands still, and refuses the next at once" do
     expect(seen.pop.first).to be true

@@ -2,6 +2,7 @@
 
 require "time"
 require_relative "../photo"
+require_relative "row_check"
 
 module Server
   class Archive
@@ -11,7 +12,7 @@ module Server
       # @param database [Sequel::Database]
       def initialize(io, database)
         @io, @database = io, database
-        @dates = {}
+        @rows_check = RowCheck.new { columns(_1) }
       end
 
       # @raise [Problem] when it is no archive, not whole, or holds what cannot be kept
@@ -89,7 +90,7 @@ module Server
             refuse("tables.#{table}", "A row of “#{table}” has a column that is not known here: “#{name[0, 40]}”.")
           [name.to_sym, value(table, column, value)]
         end
-        check_material(row) if table == "materials"
+        @rows_check.call(table, row)
         check_photo(row[:photo_type], row[:photo]) if table == "makes"
         check_photo(row[:type], row[:bytes]) if table == "pictures"
         row
@@ -104,19 +105,9 @@ module Server
         Time.strptime("#{said} UTC", "%Y-%m-%d %H:%M:%S %Z").utc
       end
 
-      # A material that cannot be read would stand in the way of the whole stash.
-      def check_material(row)
-        Lantern::Plan::Material.check(JSON.parse(row[:document].to_s), units: row[:units].to_s)
-      rescue Lantern::Plan::Refused => refused
-        refuse("tables.materials",
-          "The material “#{row[:name].to_s[0, 40]}” cannot be read: #{refused.problems.first.says}")
-      rescue JSON::ParserError
-        refuse("tables.materials", "The material “#{row[:name].to_s[0, 40]}” cannot be read: its document is not JSON.")
-      end
-
       def check_photo(type, bytes)
         return if bytes.nil? && type.nil?
-        return if Photo.picture?(type, bytes)
+        return if Photo.shows?(type, bytes)
         refuse("tables.makes", "A photo in the archive is not the picture it says it is. Nothing was changed.")
       end
 

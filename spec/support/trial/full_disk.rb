@@ -69,7 +69,8 @@ module Trial
 
     # A picture that no file system makes smaller, and no two alike.
     def noise
-      bytes = Vips::Image.gaussnoise(1000, 1000, sigma: 60, mean: 128, seed: rand(1 << 30)).cast(:uchar).jpegsave_buffer(Q: 90)
+      noise = Vips::Image.gaussnoise(1000, 1000, sigma: 60, mean: 128, seed: rand(1 << 30))
+      bytes = noise.cast(:uchar).jpegsave_buffer(Q: 90)
       "data:image/jpeg;base64,#{[bytes].pack("m0")}"
     end
 

@@ -125,7 +125,8 @@ module Trial
     def settings(node)
       provider = "gmcast.listen_addr=tcp://127.0.0.1:#{node.talk};ist.recv_addr=127.0.0.1:#{node.catch_up};" \
         "base_host=127.0.0.1;base_port=#{node.talk};gcache.size=64M"
-      {"datadir" => "#{node.folder}/data", "tmpdir" => "#{node.folder}/temporary", "socket" => "#{node.folder}/socket", "port" => node.port,
+      {"datadir" => "#{node.folder}/data", "tmpdir" => "#{node.folder}/temporary",
+       "socket" => "#{node.folder}/socket", "port" => node.port,
        "bind-address" => "127.0.0.1", "user" => "root", "skip-name-resolve" => 1, "innodb-buffer-pool-size" => "32M",
        "performance-schema" => "OFF", "max-allowed-packet" => "64M", "binlog-format" => "ROW",
        "innodb-autoinc-lock-mode" => 2, "wsrep-on" => "ON", "wsrep-provider" => PROVIDER,
