@@ -35,15 +35,16 @@ module Server
     class << self
       # @param database [Sequel::Database]
       # @param secret [String] at least 64 characters
+      # @param hsts [Boolean] as of {SecureCookie}
       # @yieldparam app [Class] the application, for a house
       # @yieldreturn [#call] the same with whatever stands between it and the door
       # @return [#call] the same behind a door
-      def around(database, secret)
+      def around(database, secret, hsts: true)
         app = yield(behind_a_door)
         database.extension(:date_arithmetic)
         contract = Contract.of(App::CONTRACT)
         limit(database, contract)
-        SecureCookie.new(screens_before(door_of(app, database, contract, secret), app))
+        SecureCookie.new(screens_before(door_of(app, database, contract, secret), app), hsts:)
       end
 
       # How much is taken in of a request before anybody looks at it: little, unless who sends it is signed in.

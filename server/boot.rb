@@ -28,6 +28,7 @@ require_relative "database/external"
 require_relative "database/health_check"
 require_relative "http/request_timeout"
 require_relative "storage/disk_reserve"
+require_relative "tls/house_certificate"
 
 $stdout.sync = true
 
@@ -42,6 +43,8 @@ module Server
     TO_ARRIVE = 20
     # Seconds for what is being answered to come to its end, for a process to go, and for the database, when it stops.
     TO_FINISH, TO_BREAK_OFF, TO_GO, TO_CLOSE = 0.5, 0.2, 1, 0.9
+    # How often it is looked whether the house has another name or address, in seconds.
+    MINUTE = 60
     # Seconds after which a database whose process stands still is started anew.
     HANGS = 30
     # How often everything else is looked after, in seconds.
@@ -148,21 +151,51 @@ module Server
     end
 
     def serve(database, store, pool)
-      port = open_port
+      port = open_port(@wanted)
+      begin_tls(port)
       puts "  Port #{@wanted} is taken; using #{port}." unless port == @wanted || @wanted.zero?
       launcher = Puma::Launcher.new(configuration(port, store, pool),
         log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr))
       watchers = []
       # After the processes were made, so that none of them begins with a half of what is done here.
       launcher.events.after_booted {
-        watchers.push(watch(database, store), maintain(store))
+        watchers.push(watch(database, store), maintain(store), *(renew_certificate(launcher) if App.settings.tls))
         announce(port)
       }
       launcher.run
     ensure
       watchers&.each(&:kill)
       database.stop(within: TO_CLOSE)
+      start_anew(port) if @anew
       puts "Stopped; everything is saved."
+    end
+
+    # A house that is open by itself, without a proxy before it, has a certificate of its own.
+    def begin_tls(port)
+      return unless @house && !@outside && @proxies.empty?
+      certificate = TLS::HouseCertificate.new(File.join(@var, "tls"))
+      certificate.renew
+      App.set :tls, {plain: port, port: open_port(port + 1), certificate:}
+    rescue SystemCallError, OpenSSL::OpenSSLError => error
+      warn "There is no TLS: #{error.message}. Everything works but opening it while this machine is off."
+    end
+
+    # With a new certificate everything is started anew, at the same address; whoever asks meanwhile asks again.
+    def renew_certificate(launcher)
+      Thread.new do
+        loop do
+          sleep MINUTE
+          next unless App.settings.tls[:certificate].renew
+          @anew = true
+          launcher.stop
+        rescue SystemCallError, OpenSSL::OpenSSLError => error
+          warn "The certificate could not be renewed: #{error.message}."
+        end
+      end
+    end
+
+    def start_anew(port)
+      exec(ASKED.merge("PORT" => port.to_s), RbConfig.ruby, __FILE__, *ARGV)
     end
 
     def announce(port)
@@ -188,6 +221,10 @@ module Server
     def say_house(port)
       puts "  It is open to this house, and asks who comes in to sign in.\n" \
         "  The first account is made on this machine, at http://127.0.0.1:#{port}"
+      return unless (tls = App.settings.tls)
+      names = [own_address, *TLS::HouseCertificate.names.grep(/\.local\z/)]
+      puts "  A device that trusts it opens it with this machine off too: #{names.map { "https://#{_1}:#{tls[:port]}" }
+        .join(" or ")}\n  It finds how by “Pair a device” in the settings. The authority is #{tls[:certificate].fingerprint}"
     end
 
     # Where it is found: on every address of this machine, by the one that the house knows.
@@ -202,7 +239,7 @@ module Server
       App.set :house_address, own_address
       secret = @secret || Auth.secret(@var)
       HTTP::BodyLimit.policy = Auth.body_limit(store.database, secret)
-      Auth.around(store.database, secret) { |app| Compression.new(app.new) }
+      Auth.around(store.database, secret, hsts: App.settings.tls.nil?) { |app| Compression.new(app.new) }
     end
 
     def configuration(port, store, pool)
@@ -210,6 +247,7 @@ module Server
       proxies = @proxies
       Puma::Configuration.new(pool_shutdown_grace_time: TO_BREAK_OFF) do |puma|
         hosts.each { puma.bind "tcp://#{_1.include?(":") ? "[#{_1}]" : _1}:#{port}" }
+        bind_tls(puma, hosts)
         puma.threads(*THREADS)
         several(puma, store, pool)
         puma.force_shutdown_after TO_FINISH
@@ -221,6 +259,14 @@ module Server
         puma.log_requests false
         puma.lowlevel_error_handler { |_, _, status| refused_unread(status) }
       end
+    end
+
+    def bind_tls(puma, hosts)
+      tls = App.settings.tls or return
+      hosts.each {
+        puma.ssl_bind(_1, tls[:port], cert: tls[:certificate].certificate_path, key: tls[:certificate].key_path,
+          no_tlsv1: true, no_tlsv1_1: true)
+      }
     end
 
     # What was broken off when it stopped is nobody's fault.
@@ -256,7 +302,7 @@ module Server
     end
 
     # The port asked for, or the next one that nobody listens on.
-    def open_port = (@wanted..@wanted + 50).find { open?(@hosts.first, _1) } || 0
+    def open_port(wanted) = (wanted..wanted + 50).find { open?(@hosts.first, _1) } || 0
 
     def open?(host, port)
       TCPServer.open(host, port).close || true

@@ -10,15 +10,16 @@ module Server
       # Source: RFC 6265bis, 4.1.3.2: Secure, for this host alone, for all of it.
       SECURE = "__Host-#{COOKIE}"
 
-      def initialize(app)
-        @app = app
+      # @param hsts [Boolean] whether the host is to be asked over TLS only, on all of its ports
+      def initialize(app, hsts: true)
+        @app, @hsts = app, hsts
       end
 
       def call(env)
         return @app.call(env) unless tls?(env)
         env["HTTP_COOKIE"] = within(env["HTTP_COOKIE"].to_s)
         status, headers, body = @app.call(env)
-        headers = headers.merge("strict-transport-security" => "max-age=31536000")
+        headers = headers.merge("strict-transport-security" => "max-age=31536000") if @hsts
         headers["set-cookie"] = Array(headers["set-cookie"]).map { without(_1) } if headers["set-cookie"]
         [status, headers, body]
       end

@@ -49,6 +49,9 @@ module Server
       set :house, false
       # Under which address the house knows this machine.
       set :house_address, nil
+      # How it is reached over TLS, where the house has a certificate of its own: the ports with and without, and the
+      # {TLS::HouseCertificate}.
+      set :tls, nil
       # What whoever looks after the database last saw of it.
       set :database_there, true
       # What is held back of the disk that the database is on, where that is this machine's.

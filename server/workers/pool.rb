@@ -104,7 +104,7 @@ module Server
 
     # Whether the other end of a connection was closed.
     def gone?(asker)
-      asker.recv_nonblock(1, Socket::MSG_PEEK, exception: false).then { _1.nil? || _1 == "" }
+      asker.to_io.recv_nonblock(1, Socket::MSG_PEEK, exception: false).then { _1.nil? || _1 == "" }
     rescue SystemCallError, IOError
       true
     end

@@ -33,9 +33,18 @@ module Server
 
         # Where this is reached from elsewhere in the house: not by the name that the machine has for itself.
         def link(what, token)
-          away = settings.house_address unless Auth.elsewhere?(request.host)
-          host = away ? "#{away}:#{request.port}" : request.host_with_port
+          # Without TLS: there a device finds how it is made to trust the house.
+          return "http://#{name_here}:#{settings.tls[:plain]}/#{what}/#{token}" if settings.tls
+          host = (request.host == name_here) ? request.host_with_port : "#{name_here}:#{request.port}"
           "#{request.scheme}://#{host}/#{what}/#{token}"
+        end
+
+        def name_here = Auth.elsewhere?(request.host) ? request.host : settings.house_address || request.host
+
+        # Where it is reached over TLS, and by what its authority is known.
+        def tls
+          settings.tls && {"address" => "https://#{name_here}:#{settings.tls[:port]}",
+                           "fingerprint" => settings.tls[:certificate].fingerprint}
         end
 
         # Only on the machine itself, and only while there is nobody yet.
@@ -69,7 +78,14 @@ module Server
 
           get "/api/account" do
             JSON.generate({"house" => settings.house, "first" => first?, "login" => account && account_name(account),
-                           "workshop" => (membership if account)}.compact)
+                           "workshop" => (membership if account), "tls" => (tls if settings.house)}.compact)
+          end
+
+          # What a device has to trust, for whoever asks: there is nothing secret in it.
+          get "/authority.crt" do
+            raise Store::Missing unless settings.tls
+            send_file settings.tls[:certificate].authority_path, type: "application/x-x509-ca-cert",
+              filename: "crisp-lantern-house.crt"
           end
 
           post "/api/account/first" do

@@ -9,6 +9,7 @@ import { Credentials } from "./Credentials"
 import { Join } from "./Join"
 import { Moved } from "./Moved"
 import { SignOut } from "./SignOut"
+import { Trust } from "./Trust"
 import { NewWorkshop } from "./Workshops"
 import { Problem } from "../pieces/Problem"
 
@@ -19,7 +20,19 @@ export function Door({ children }: { children: ReactNode }) {
   const [, what, token] = /^\/(pair|join)\/([\w-]+)$/.exec(pathname) ?? []
   useWorkshopOf(account)
   if (!account?.house) return children
-  if (token) return <Outside>{what === "pair" ? <Pairing token={token} /> : <Join token={token} />}</Outside>
+  if (token) {
+    return (
+      <Outside>
+        {what === "pair" ? <Pairing token={token} /> : <Join token={token} />}
+        {account.tls && !window.isSecureContext && (
+          <>
+            <h2 className="pt-10 text-xl">Or so that it opens with the server off, too</h2>
+            <Trust tls={account.tls} path={pathname} />
+          </>
+        )}
+      </Outside>
+    )
+  }
   if (account.login === undefined) {
     return (
       <Outside>

@@ -1,12 +1,13 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { answered, api } from "../keep/client"
+import { answered, api, type Account } from "../keep/client"
 import { keys } from "../keep/keys"
 import { useAccount, useDevices } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { ageSays } from "../wreaths/ages"
 import { InviteLink } from "./InviteLink"
 import { SignOut } from "./SignOut"
+import { Trust } from "./Trust"
 import { ThisWorkshop } from "./ThisWorkshop"
 import { Workshops } from "./Workshops"
 import { Problem } from "../pieces/Problem"
@@ -25,6 +26,7 @@ export function House() {
         <p className="text-quiet">Signed in as {account.login}.</p>
         <Devices />
         <Pairing />
+        <WithServerOff tls={account.tls} />
         <Password />
         <SignOut />
       </section>
@@ -87,6 +89,29 @@ function Pairing() {
             Point the other device’s camera at this, or open the link on it. It is good for {begin.data.minutes}{" "}
             minutes, once.
           </InviteLink>
+        </Dialog>
+      )}
+    </p>
+  )
+}
+
+/** Whether this device opens the application again with the server off, and how it is made to. */
+function WithServerOff({ tls }: { tls: Account["tls"] }) {
+  const [asked, setAsked] = useState(false)
+  if (window.isSecureContext) {
+    return <p className="pt-3 text-quiet">This device opens it with the server off, too: the bench counts on.</p>
+  }
+  return (
+    <p className="pt-3 text-quiet">
+      Everything works on this device but opening it again with the server off.{" "}
+      {tls && (
+        <button type="button" className="link" onClick={() => setAsked(true)}>
+          How it does that, too
+        </button>
+      )}
+      {asked && tls && (
+        <Dialog title="So that it opens with the server off, too" onClose={() => setAsked(false)}>
+          <Trust tls={tls} path="/" />
         </Dialog>
       )}
     </p>
