@@ -70,7 +70,9 @@ module Server
         when "settings" then setting(row)
         when "materials"
           unit(row)
-          Lantern::Plan::Material.check(object(row, :document), units: row[:units])
+          document = object(row, :document)
+          Lantern::Plan::Material.check(document, units: row[:units])
+          unlike(:kind, "another than its document says") unless row[:kind] == document["kind"]
         when "wreaths" then Store::Wreaths.showable(object(row, :plan))
         when "occasions", "forms"
           unit(row)

@@ -70,11 +70,14 @@ module Trial
 
     def altered(value)
       document = (value.is_a?(String) && value.start_with?("{", "[")) ? JSON.parse(value) : nil
-      return @values.value unless document && @random.rand(4).positive?
+      return fresh unless document && @random.rand(4).positive?
       JSON.generate(within(document))
     rescue JSON::GeneratorError, JSON::ParserError
-      @values.value
+      fresh
     end
+
+    # Its own, so that what is changed within it is not in the next.
+    def fresh = Marshal.load(Marshal.dump(@values.value))
 
     # A value somewhere within a document.
     def within(document)
@@ -84,7 +87,7 @@ module Trial
         break if key.nil? || !holder[key].is_a?(Enumerable) || holder[key].empty? || @random.rand(4).zero?
         holder = holder[key]
       end
-      holder[key] = @values.value unless key.nil?
+      holder[key] = fresh unless key.nil?
       document
     end
 

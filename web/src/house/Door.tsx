@@ -26,6 +26,7 @@ export function Door({ children }: { children: ReactNode }) {
         {what === "pair" ? <Pairing token={token} /> : <Join token={token} />}
         {account.tls && !window.isSecureContext && (
           <>
+            <p className="pt-3 text-quiet">Everything works like this but opening it again with the server off.</p>
             <h2 className="pt-10 text-xl">Or so that it opens with the server off, too</h2>
             <Trust tls={account.tls} path={pathname} />
           </>
