@@ -223,8 +223,9 @@ module Server
         "  The first account is made on this machine, at http://127.0.0.1:#{port}"
       return unless (tls = App.settings.tls)
       names = [own_address, *TLS::HouseCertificate.names.grep(/\.local\z/)]
+      settings = "  It finds how by “Pair a device” in the settings."
       puts "  A device that trusts it opens it with this machine off too: #{names.map { "https://#{_1}:#{tls[:port]}" }
-        .join(" or ")}\n  It finds how by “Pair a device” in the settings. The authority is #{tls[:certificate].fingerprint}"
+        .join(" or ")}\n#{settings} The authority is #{tls[:certificate].fingerprint}"
     end
 
     # Where it is found: on every address of this machine, by the one that the house knows.

@@ -124,6 +124,9 @@ module Lantern
     # @return [Hash{Symbol=>Numeric}]
     def fixings = {}
 
+    # Whether those are charged to whatever of their sort the plan has.
+    def fixings_charged? = true
+
     # @return [Array<Place::Lie>] where the strips lie
     def lies = []
 

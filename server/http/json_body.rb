@@ -54,8 +54,10 @@ module Server
     # What arrives is said to be JSON, or nothing arrives; no page of another site can say so unasked.
     def type?(env)
       said, wanted = env["CONTENT_TYPE"].to_s[/\A[^;]*/].strip.downcase, kind(env)
-      said == wanted.last || (wanted == JSON_KIND && said.empty? && env["CONTENT_LENGTH"].to_i.zero? && !env["HTTP_TRANSFER_ENCODING"])
+      said == wanted.last || (wanted == JSON_KIND && said.empty? && nothing?(env))
     end
+
+    def nothing?(env) = env["CONTENT_LENGTH"].to_i.zero? && !env["HTTP_TRANSFER_ENCODING"]
 
     def most(env) = MOST.find { |path, _| path.match?(env["PATH_INFO"]) }&.last || MOST_BYTES
 

@@ -35,6 +35,13 @@ module Server
     # Files of the first version are read whole.
     MOST_OLD = 30_000_000
 
+    # Throws away every row of a table, whichever of them name each other.
+    # @param rows [Sequel::Dataset]
+    def self.empty(rows, table)
+      rows.update(undoes: nil, settles: nil) if table == :actions
+      rows.delete
+    end
+
     # @param database [TenantDataset] what belongs to a workshop; or the whole of a database as it was before there
     #   were any
     # @param ledger [Ledger]
@@ -136,10 +143,7 @@ module Server
       end
     end
 
-    def empty(table)
-      # An action that undoes another goes before it.
-      (table == :actions) ? @database[table].order(Sequel.desc(:id)).delete : @database[table].delete
-    end
+    def empty(table) = Archive.empty(@database[table], table)
 
     def refuse(at, says) = raise(Problem.at(at, says))
   end

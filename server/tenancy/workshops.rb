@@ -147,7 +147,7 @@ module Server
         own = TenantDataset.new(@database, workshop)
         own.atomically do
           (Archive::DERIVED + Archive::TABLES.reverse).each do |table|
-            own[table].then { (table == :actions) ? _1.order(Sequel.desc(:id)) : _1 }.delete
+            Archive.empty(own[table], table)
           end
           next if workshop == TenantDataset::FIRST
           rows.where(id: workshop).delete

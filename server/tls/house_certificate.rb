@@ -155,7 +155,9 @@ module Server
 
       def extend_with(made, issuer, extensions)
         factory = OpenSSL::X509::ExtensionFactory.new(issuer, made)
-        extensions.each { |name, (value, critical)| made.add_extension(factory.create_extension(name, value, critical)) }
+        extensions.each { |name, (value, critical)|
+          made.add_extension(factory.create_extension(name, value, critical))
+        }
       end
     end
   end

@@ -141,10 +141,20 @@ RSpec.describe "An archive with a right checksum and other values", :api, :store
     expect(found).not_to include "WRONG"
   end
 
+  # An action that names a later one could be taken in, and nothing after it.
+  it "leaves nothing that stands in the way of the next one" do
+    RealStore.load_demo
+    archive = RealStore.archive
+    RealStore.own[:actions].where(id: 1).update(undoes: 2)
+    expect(restore(archive)["restored"]["actions"]).to be > 1
+    expect(RealStore.own[:actions].exclude(undoes: nil).count).to eq 0
+  end
+
   it "is refused for what broke lists before" do
     RealStore.load_demo
     lines = RealStore.archive.lines.map { JSON.parse(_1) }
-    [["wreaths", "updated_at", 0], ["makes", "lines", "5"], ["materials", "units", "1e400"], ["wreaths", "plan", "[]"],
+    [["wreaths", "updated_at", 0], ["actions", "undoes", 900], ["makes", "lines", "5"], ["materials", "units", "1e400"],
+      ["wreaths", "plan", "[]"],
       ["makes", "photo", {"bytes" => ["\xFF\xD8\xFF no picture"].pack("m0")}]].each do |table, column, value|
       changed = {column => value, **((column == "photo") ? {"photo_type" => "image/jpeg"} : {})}
       rows = lines[0...-1].map { |line|

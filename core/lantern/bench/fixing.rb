@@ -34,15 +34,16 @@ module Lantern
           joined + layers.flat_map { |layer|
             SORTS.keys.filter_map { |sort|
               count = layer.fixings.fetch(sort, 0)
-              of(plan, sort, count, layer.class.title.downcase, layer.id) if count.positive?
+              of((plan if layer.fixings_charged?), sort, count, layer.class.title.downcase, layer.id) if count.positive?
             }
           }
         end
 
         private
 
+        # @param plan [Plan::Document, nil] nil where it is charged to nothing
         def of(plan, sort, count, use, layer = nil)
-          new(sort:, count:, use:, material: plan.materials.find(&SORTS.fetch(sort).suits), layer:)
+          new(sort:, count:, use:, material: plan&.materials&.find(&SORTS.fetch(sort).suits), layer:)
         end
       end
 
@@ -57,9 +58,7 @@ module Lantern
 
       # @return [String] "2 ties", "1/2 chenille stem"
       def says
-        whole, part = count.divmod(1)
-        number = [(whole.to_i if whole.positive?), (part.to_r.rationalize(0.01r) unless part.zero?)].compact.join(" ")
-        "#{number} #{unit.word((count <= 1) ? 1 : 2)}"
+        "#{Place::Unit.amount(count)} #{unit.word((count <= 1) ? 1 : 2)}"
       end
 
       # @return [Hash] ready for JSON

@@ -40,9 +40,10 @@ module Lantern
 
         def says(need, material, units, times)
           return "#{Measure::Length.long_text(need.length * times, units:)} for the #{need.what}" if need.run?
-          count = (need.count * times).ceil
+          parts = need.count * times
+          count = parts.ceil
           called = ((count == 1) ? need.one : need.what).delete_suffix(", #{material.name}")
-          return "#{count} #{called}" if need.items?
+          return "#{Place::Unit.amount(parts)} #{called}" if need.items?
           size = [need.width, need.length].compact.map { Measure::Length.text(_1, units:) }.join(" by ")
           "#{count} #{called}, #{size}#{" each" unless count == 1}"
         end

@@ -10,7 +10,8 @@ module Lantern
         choice: Plan::Field::Choice, switch: Plan::Field::Switch, list: Plan::Field::List,
         record: Plan::Field::Record, reference: Plan::Field::Reference, area: Plan::Field::Area,
         stack: Plan::Field::Stack, stop: Plan::Field::Stop, spot: Plan::Field::Spot, text: Plan::Field::Text,
-        weight: Plan::Field::Weight, layer: Plan::Field::LayerId
+        weight: Plan::Field::Weight, layer: Plan::Field::LayerId, either: Plan::Field::Either,
+        one_or_several: Plan::Field::OneOrSeveral
       }.freeze
 
       # @return [Symbol] its name in plans

@@ -18,6 +18,14 @@ module Lantern
 
         # @raise [Registry::Unknown]
         def fetch(key) = ALL.fetch(key)
+
+        # A number that may have a part: "2", "1/2", "1 1/2".
+        # @param number [Numeric]
+        # @return [String]
+        def amount(number)
+          whole, part = number.divmod(1)
+          [(whole.to_i if whole.positive?), (part.to_r.rationalize(0.01r) unless part.zero?)].compact.join(" ")
+        end
       end
 
       # @return [String] the number with its word
@@ -27,6 +35,7 @@ module Lantern
       def word(number) = (number == 1) ? one : many
 
       know :backs, "back"
+      know :balls, "ball"
       know :blooms, "bloom"
       know :bow_loops, "loop in the bow", "loops in the bow"
       know :bow_ribbons, "bow ribbon", "bow ribbons"
@@ -35,11 +44,15 @@ module Lantern
       know :bow_wires, "wire for the bow", "wires for the bow"
       know :coats, "coat"
       know :coils, "coil"
+      know :cords, "cord"
+      know :curls, "curl"
       know :cones, "cone"
       know :fillers, "filler"
+      know :folded, "folded ribbon"
       know :forms, "form"
       know :glue_sticks, "glue stick"
       know :grids, "grid"
+      know :hairpins, "hairpin"
       know :hangers, "hanger"
       know :inlaid, "stretch of ribbon", "stretches of ribbon"
       know :lights, "string of lights", "strings of lights"
@@ -60,12 +73,14 @@ module Lantern
       know :signs, "sign"
       know :squares_to_cut, "square to cut", "squares to cut"
       know :stems, "chenille stem"
+      know :strings, "string"
       know :strips, "strip"
       know :strips_to_cut, "strip to cut", "strips to cut"
       know :tails, "tail"
       know :tendrils, "tendril"
       know :things, "thing to fix on", "things to fix on"
       know :ties, "tie"
+      know :tubes, "tube"
       know :turns, "turn"
       know :wires, "wire"
       know :woven, "stretch of rope", "stretches of rope"

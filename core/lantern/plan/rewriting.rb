@@ -25,6 +25,11 @@ module Lantern
         case field
         when Field::List then value.is_a?(Array) ? value.map { value(_1, field.of, &) } : value
         when Field::Stack then value.is_a?(Array) ? value(value, field.ids, &) : yield(value, field)
+        when Field::OneOrSeveral then value.is_a?(Array) ? value.map {
+          value(_1, field.of, &)
+        } : value(value, field.of, &)
+        when Field::Either, Field::Spot
+          (value.is_a?(Hash) && field.record) ? value(value, field.record, &) : yield(value, field)
         when Field::Record then call(value, field.fields, &)
         else field.respond_to?(:fields_for) ? call(value, field.fields_for(value), &) : yield(value, field)
         end

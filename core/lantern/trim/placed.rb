@@ -11,7 +11,7 @@ module Lantern
 
       # The layer of the plan that it sits on.
       # @return [Plan::LayerSaid, nil]
-      def beneath = on && @plan.layers.find { _1.id == on }
+      def beneath = beneath_of(on)
 
       # @raise [Plan::Refused] when it sits on nothing, or on itself in the end
       def check_beneath
@@ -22,7 +22,7 @@ module Lantern
         while each
           refuse("on", "It cannot sit on itself.") if seen.include?(each.id)
           seen << each.id
-          each = each.options[:on] && @plan.layers.find { |other| other.id == each.options[:on] }
+          each = beneath_of(each.options[:on])
         end
         return if beneath.options.key?(:at)
         refuse("on", "#{beneath.kind.title} has no place of its own to sit on: say the hour.")
@@ -50,8 +50,11 @@ module Lantern
 
       private
 
+      # Of several that something sits on, the uppermost.
+      def beneath_of(on) = Array(on).last&.then { |id| @plan.layers.find { _1.id == id } }
+
       def place_of(said, deep = 0)
-        below = said.options[:on] && @plan.layers.find { _1.id == said.options[:on] }
+        below = beneath_of(said.options[:on])
         return place_of(below, deep + 1) if below && deep < @plan.layers.size
         said.options[:at] || said.kind.options.find { _1.name == :at }.default
       end

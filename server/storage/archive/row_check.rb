@@ -78,6 +78,7 @@ module Server
           unit(row)
           object(row, :document)
         when "makes" then make(row)
+        when "actions" then earlier(row)
         end
       end
 
@@ -93,6 +94,11 @@ module Server
         list(row, :lines, LINE)
         list(row, :steps, STEP)
         unlike(:photo_type, "none of a photo's") if row[:photo].nil? != row[:photo_type].nil?
+      end
+
+      # An action undoes and settles what was done before it.
+      def earlier(row)
+        %i[undoes settles].each { |name| unlike(name, "a later action") if row[name] && row[name] >= row[:id] }
       end
 
       def object(row, name)

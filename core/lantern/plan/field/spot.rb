@@ -3,12 +3,27 @@
 module Lantern
   module Plan
     class Field
-      # Where something goes: at an hour of the clock, or in the middle of the opening.
+      # Where something goes: at an hour of the clock, in the middle of the opening, or so far along the band.
       class Spot < Number
         MIDDLE = "middle"
 
-        # @return [Float, Symbol, nil] an hour, or `:middle`
-        def read(value, at, reading) = (value == MIDDLE) ? :middle : super
+        # @return [Record, nil] how far along is said, where it may be
+        attr_reader :record
+
+        # @param along [Boolean] whether it may be said how far along the band
+        def initialize(name, along: false, **rest)
+          super(name, **rest)
+          if along
+            @record = Record.new(name, label:,
+              fields: [Length.new(:along, required: true, zero: true, label: "Along")])
+          end
+        end
+
+        # @return [Float, Symbol, Hash, nil] an hour, `:middle`, or `along` in inches
+        def read(value, at, reading)
+          return :middle if value == MIDDLE
+          (@record && value.is_a?(Hash)) ? @record.read(value, at, reading) : super
+        end
 
         private
 

@@ -1,0 +1,396 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    # Whatever is made up by hand or bought, and fixed on: bows, bundles, curls, tufts, swags, picks, signs, balls. It
+    # is composed: its parts ({Pieces::Part}), how they are made up ({Pieces::Making}), what ties it, how many and where
+    # ({Pieces::Places}), and what holds it on the form ({Pieces::Fastening}).
+    class Piece < Trimming
+      TAKES = %i[ribbon fabric mesh rope tie wire piece].freeze
+
+      trimming :piece, title: "Piece", takes: TAKES, several: true,
+        summary: "A bow, a bundle, a swag, a pick, a sign: of what it is made, how, where, and what holds it."
+      counts :pieces, :pieces_to_make
+      hands :pinch_and_twist, :two_loops, :zigzag, :crossed, :cone, :tie_on, :tack, :bloom
+      laid :tail, :loop, :tube, :ball, :panel, :cord
+
+      spread 0.05 # from memory
+
+      # Cut from cloth, it is so wide (from memory).
+      CLOTH = 2r
+      # Half a stem ties a bow (common practice).
+      HALF = 0.5r
+
+      option :name, :text, most: 60, label: "What you call it"
+      option :making, :choice, default: :pinch_and_twist, label: "How it is made",
+        choices: -> { Pieces::MAKINGS.to_h.transform_values(&:title) }
+      option :parts, :list, most: 24, label: "Its parts", default_says: "what is usual for the making",
+        help: "In the order in which they lie, undermost first.", of: Pieces::Part.field
+      option :tie, :either, label: "What ties it", default_says: "what is usual for the making",
+        words: {own: "Its own strip", glue: "Glue", none: "Nothing"}, record: Plan::Field::Record.new(:tie, fields: [
+          Plan::Field::Reference.new(:material, kinds: TAKES, required: true, label: "Of"),
+          Plan::Field::Number.new(:count, least: 0.0, most: 60.0, above: true, label: "How many, of one piece"),
+          Plan::Field::Length.new(:length, most: 120, label: "How long, of one piece")
+        ], label: "What ties it")
+      option :centre_band, :record, fine: true, label: "Band round the centre", fields: [
+        Plan::Field::Reference.new(:material, kinds: TAKES, required: true, label: "Of"),
+        Plan::Field::Count.new(:windings, default: 2, most: 12, label: "Windings")
+      ]
+      option :count, :count, most: 500, label: "How many", default_says: "one, or as many as the spacing fits"
+      option :at, :spot, along: true, most: 12.0, label: "At, by the clock", default_says: "six o’clock, or all round"
+      option :drop, :length, most: 240, label: "Hangs in the opening by", default_says: "a third of the opening"
+      option :cord, :reference, kinds: %i[rope ribbon wire], label: "On what cord"
+      option :spacing, :length, most: 240, label: "From one to the next"
+      option :per_section, :count, most: 60, fine: true, label: "In every section"
+      option :every, :count, most: 60, fine: true, label: "One in how many ties",
+        help: "2 is every other tie of a form with ties on it."
+      option :rail, :choice, open: true, fine: true, label: "On which rail",
+        choices: {outer: "The outer", inner: "The inner"}
+      option :sides, :either, fine: true, default: :face, label: "Where they sit",
+        words: {face: "On the face", alternate: "In and out by turns"},
+        record: Plan::Field::Record.new(:sides, fields: [
+          Plan::Field::Count.new(:in, default: 1, most: 12, label: "Inside"),
+          Plan::Field::Count.new(:out, default: 2, most: 12, label: "Outside")
+        ], label: "Where they sit")
+      option :on, :one_or_several, fine: true, label: "On another thing", default_says: "on the form itself",
+        of: Plan::Field::LayerId.new(:on, label: "On another thing")
+      option :on_at, :choice, open: true, fine: true, default: :centre, label: "Where on it",
+        choices: {centre: "Its centre"}
+      option :fixing, :list, most: 8, label: "Fixed with", default_says: "what is usual", of: Pieces::Fastening.field
+      option :weight, :weight, label: "Weighs, each", help: "250 g or 8 oz; a kitchen scale says."
+      option :size, :length, most: 120, label: "Across, each", default_says: "what its parts come to"
+
+      include Placed
+
+      figure :pieces, :count, "Pieces to make"
+      figure :length, :length, "All that is cut, end to end"
+      figure :piece_length, :length, "What is cut for one"
+      figure :pitch, :length, "From one to the next", from: :spaced
+
+      def check
+        parts.each_with_index { |part, i| check_part(part, i) }
+        check_beneath
+        check_hour
+        check_places
+        refuse_crowd(pieces * [parts.sum(&:count), 1].max, "count", "parts")
+      end
+
+      def made = @made ||= Pieces::MAKINGS.fetch(making).new(self)
+
+      # @return [Array<Pieces::Part>] in the order in which they lie, the undermost first
+      def parts
+        @parts ||= (super.empty? ? made.class.usual : super).map { |said|
+          kind = Pieces::PARTS.fetch(said[:as] || :ribbon)
+          own = said[:material] ? @plan.material(said[:material]) : material
+          kind.new(said, material: own, text: method(:measured))
+        }
+      end
+
+      # @return [Array<Pieces::Fastening>]
+      def fastenings
+        @fastenings ||= ((said?(:fixing) && fixing.any?) ? fixing : usual_fixing)
+          .map { Pieces::Fastening.new(_1, _1[:material] && @plan.material(_1[:material])) }
+      end
+
+      def places = @places ||= Pieces::Places.new(self, form, size)
+
+      # How many of it there are.
+      def pieces = places.count
+
+      # A length in the maker's own units.
+      def measured(inches, unit: true) = Measure::Length.text(inches, units: @plan.units, unit:)
+
+      def others
+        named = [*parts.map(&:material), *fastenings.map(&:material), *[tie_said, centre_band].grep(Hash)
+          .map { @plan.material(_1[:material]) }, *(@plan.material(cord) if cord)]
+        named.compact.uniq - materials
+      end
+
+      def needs = [*of_parts, *tying, *band, *fastenings.filter_map { _1.need(pieces) }, *hung]
+
+      # Without a material it is told and listed, and charged to nothing.
+      def fixings
+        given = fastenings.reject(&:material).select(&:sort)
+        counted = given.reject {
+          _1.with == :glue
+        }.group_by(&:sort).transform_values { |same| same.sum(&:count) * pieces }
+        stem = (tie_said == :stem) ? HALF * pieces : 0
+        {**counted, chenille: counted.fetch(:chenille, 0) + stem}.transform_values { Pieces::Fastening.whole(_1.to_r) }
+          .merge(glue:)
+      end
+
+      def length = needs.select(&:cut?).sum(&:total)
+
+      def piece_length = parts.filter_map { |part| part.length&.*(part.count) }.sum
+
+      def spaced = (pieces > 1) ? places.pitch : nil
+
+      def fixings_charged? = false
+
+      # @return [Numeric] inches across one of them
+      def size = super || reach.ceil(2).to_r
+
+      def working
+        [
+          *parts.each_with_index.map { |part, i| part_line(part, i) },
+          line(:count, "How many", places.says, pieces.to_s),
+          *(line(:length, "All that is cut, for all of them", "", text(length)) if length.positive?),
+          *(line(:weight, "One weighs", "", "#{grams.round} g") if grams.positive?),
+          *(if grams.positive?
+              line(:holds, "What holds it", fastenings.map {
+                "#{_1.way.title.downcase} #{_1.holds.round} g"
+              }.join(" + "),
+                "#{holds.round} g, from memory")
+            end)
+        ]
+      end
+
+      def findings = [*too_heavy, *soft, *crowded, *same_place]
+
+      def steps = [*(make if made.made?), *(fix unless made.round_band?)]
+
+      def lies
+        points = places.points
+        drawn = parts.each_with_index.flat_map { |part, i| drawn_part(part, i, points) }
+        # Tails lie beneath whatever is looped over them.
+        [*drawn.sort_by.with_index { |lie, i| [lie.is_a?(Place::Lie::Tail) ? 0 : 1, i] }, *pinch(points), *cord_lie]
+      end
+
+      # What it is called: by its maker, or by how it is made.
+      def called = name || (made.made? ? made.class.called : parts.first.name)
+
+      private
+
+      def glue
+        tacks = fastenings.count { _1.with == :glue } * Pieces::Fastening::TACK
+        (tacks + ((tie_said == :glue) ? 2.0 : 0.0)) * pieces
+      end
+
+      def tie_said = tie || made.class.tied
+
+      # How far it reaches, across.
+      def reach
+        ends = parts.flat_map { |part| part.lies(0.0).flat_map { |_, ways| ways.map { |way, far| [way, far] } } }
+        items = parts.grep(Pieces::Parts::Item).map { _1.size.to_f * [_1.count, 2].min }
+        [*ends.map { |way, far| 2 * far * Math.cos(way).abs }, *items, 1.0].max
+      end
+
+      def grams = weight || parts.sum { _1.grams * _1.count }
+
+      def holds = fastenings.sum(&:holds)
+
+      def usual_fixing
+        return [] if made.round_band?
+        return [{with: :tie}, *Array.new(3) { {with: :wire} }] if making == :swag
+        return [{with: :glue}] if !made.made? || making == :cone
+        [{with: :stem, count: HALF}]
+      end
+
+      def of_parts
+        several = parts.map(&:material).compact.uniq.size > 1
+        parts.filter_map { |part| need_of(part, several) if part.material }
+      end
+
+      def need_of(part, several)
+        of = ", #{part.material.name}" if several
+        count = part.count * pieces
+        if part.material.counted?
+          return Place::Need.items(material: part.material.id, what: part.class.unit, of:,
+            count:)
+        end
+        cut = up_to_mark(part.length || part.size)
+        alike = parts.count { _1.instance_of?(part.class) && _1.material == part.material }
+        sized = " of #{measured(cut)}" if alike > 1
+        pieces_of(part.class.unit, of: [sized, of].join, material: part.material.id, length: cut, count:,
+          width: (part.width || CLOTH if part.material.sheets?))
+      end
+
+      def tying
+        return [] unless tie_said.is_a?(Hash)
+        of = @plan.material(tie_said[:material])
+        if of.counted?
+          count = Pieces::Fastening.whole((tie_said[:count] || 1).to_r.round(3) * pieces)
+          return [Place::Need.items(material: of.id, what: :ties, of: " for the middle", count:)]
+        end
+        return [] if tie_said[:length].nil? && tie_said[:count].nil? && of.kind != :wire
+        length = tie_said[:length] || Pieces::Fastening::WAYS[:hairpin].length
+        [Place::Need.pieces(material: of.id, what: :cords, of: " to tie with", length: up_to_mark(length),
+          count: pieces)]
+      end
+
+      # Wound so often, each time twice the width that the centre bunches to (from memory: wind one).
+      def band
+        return [] unless centre_band
+        wound = @plan.material(centre_band[:material])
+        each = centre_band[:windings] * 3r + 1
+        [Place::Need.pieces(material: wound.id, what: :middle_bands, length: up_to_mark(each), count: pieces,
+          width: (CLOTH if wound.sheets?))]
+      end
+
+      def hung
+        return [] unless at == :middle && cord
+        [Place::Need.pieces(material: cord, what: :hangers, length: up_to_mark(2 * places.drop + 4), count: 1)]
+      end
+
+      def part_line(part, number)
+        says = "#{Measure::Words.sentence(part.class.title)}#{", #{part.material.name}" if part.material}"
+        return line(:"part_#{number + 1}", says, "", "#{part.count} of one piece") unless part.length
+        one = part.sum
+        one = "(#{one})" if part.count > 1 && one.match?(/[+×]/)
+        sum = "#{"#{part.count} × " if part.count > 1}#{one}"
+        line(:"part_#{number + 1}", says, sum, text(part.length * part.count))
+      end
+
+      def check_part(part, number)
+        at = "parts.#{number}"
+        strange = part.strange.first
+        if strange
+          refuse("#{at}.#{strange}",
+            "#{part.class.title} has no #{Pieces::Part::FIELDS[strange].label.downcase}.")
+        end
+        refuse("#{at}.material", "This part needs a material.") if part.length && part.material.nil?
+        if part.length && part.material.counted?
+          refuse("#{at}.material", "#{part.material.name} is counted, not cut: it goes on as it is (“item”).")
+        end
+        refuse("#{at}.loop_size", "This comes to no length.") if part.length&.zero?
+      end
+
+      def check_places
+        said = {count: said?(:count) && !@said.options[:at], spacing: !spacing.nil?, per_section: !per_section.nil?,
+                every: !every.nil?}.select { _2 }.keys
+        if said.size > 1
+          refuse(said.last,
+            "Say how many, how far apart, how many a section or in which ties; not more than one of them.")
+        end
+        refuse("every", "This form has no ties on it: say on the form how many a rail has.") if every && !form.ties
+        if spacing && spacing > form.run
+          refuse("spacing", "At #{text(spacing)} apart not one fits on #{text(form.run)}.")
+        end
+        refuse("at", "This form is open: nothing can hang in its middle.") if at == :middle && !form.closed?
+        along = at.is_a?(Hash) && at[:along]
+        refuse("at.along", "The band is #{text(form.run)} long.") if along && along > form.run
+      end
+
+      def make
+        number = pieces
+        title = (number == 1) ? "Make the #{called}" : "Make #{number} #{many}"
+        told = parts.map { |part| "#{part.says}." }
+        step("make", title, [*told, *made.hands, *tie_told, *band_told, *more_than_one].join(" "),
+          count: (number if number > 1), unit: (:pieces if number > 1), minutes: made.minutes * number,
+          move: made.class.move, lays: (:part_1_1 if made.round_band?))
+      end
+
+      def more_than_one = (pieces > 1) ? ["One first, and look at it on the form; then the rest like it."] : []
+
+      def tie_told
+        case tie_said
+        when :stem then ["Half a chenille stem under all of it at the middle, pulled tight and twisted behind."]
+        when :own then []
+        when :glue then ["Glue holds it together; press until it has set."]
+        when :none then []
+        else ["#{tie_amount} round the middle, pulled tight."]
+        end
+      end
+
+      def tie_amount
+        of = @plan.material(tie_said[:material])
+        return "#{text(tie_said[:length])} of #{of.name}" if tie_said[:length]
+        number = (tie_said[:count] || 1).to_r.round(3)
+        unit = {chenille: :stems, cable: :ties}[of.sort]
+        "#{Place::Unit.amount(number)} #{unit ? Place::Unit.fetch(unit).word(number.ceil) : of.name}"
+      end
+
+      def band_told
+        return [] unless centre_band
+        name = @plan.material(centre_band[:material]).name
+        ["Wind #{name} #{centre_band[:windings]} times round the centre, until it " \
+          "covers the front."]
+      end
+
+      def fix
+        title = (pieces == 1) ? "Fix the #{called} #{where}" : "Fix #{pieces} #{many} #{where}"
+        held = fastenings.map(&:says)
+        says = held.empty? ? "Set it in its place." : "#{Measure::Words.sentence(held.join("; then "))}."
+        step("fix", title, [*through, says, *open_loops].join(" "), count: (pieces if pieces > 1), lays: :part_1_1,
+          unit: (:pieces if pieces > 1), minutes: pieces * [fastenings.size, 1].max * 1.5,
+          move: fastenings.first&.way&.move || :tie_on)
+      end
+
+      def open_loops = (parts.any? { _1.loops || _1.is_a?(Pieces::Parts::Ring) }) ? ["Open the loops."] : []
+
+      def many = (called.match?(/[a-z]\z/) && !called.match?(/(s|x|ch)\z/)) ? "#{called}s" : called
+
+      def where
+        return "on the #{beneath.options[:name] || beneath.kind.title.downcase}" if beneath
+        places.where
+      end
+
+      # Beads and picks on a bow are woven through it.
+      def through
+        return [] unless parts.any? { _1.is_a?(Pieces::Parts::String) && !_1.said[:laid] } && beneath
+        ["Through its loops, in and out, the ends tucked behind."]
+      end
+
+      def drawn_part(part, number, points)
+        turn = made.crosswise? ? number * Math::PI / [parts.size, 2].max : 0.0
+        part.lies(turn).reject { |_, ways| ways.empty? }.map.with_index do |(kind, ways), i|
+          round = kind == Place::Lie::Ball
+          front = points.flat_map { |x, y| ways.map { |way, far| {points: ends(x, y, way, far, round)} } }
+          kind.new(layer: id, unit: part.class.unit, key: :"part_#{number + 1}_#{i + 1}",
+            materials: [part.material].compact,
+            width: part.respond_to?(:rolled) ? part.rolled : part.wide, front:, called: (part.name if round))
+        end
+      end
+
+      def ends(x, y, way, far, round)
+        tip = [x + Math.cos(way) * far, y + Math.sin(way) * far]
+        round ? [tip] : [[x, y], tip]
+      end
+
+      # What ties it is seen as a pinch.
+      def pinch(points)
+        return [] if !made.made? || %i[cone rosette swag].include?(making)
+        half = parts.map(&:wide).max * 0.16
+        corners = [[-1, -1.3], [1, -1.3], [0.7, 0], [1, 1.3], [-1, 1.3], [-0.7, 0]]
+        front = points.map { |x, y| {points: corners.map { |dx, dy| [x + dx * half, y + dy * half] }} }
+        [Place::Lie::Panel.new(layer: id, unit: :pinches, materials: [parts.last.material].compact, width: half * 2,
+          front:)]
+      end
+
+      def cord_lie
+        return [] unless at == :middle && cord
+        of = @plan.material(cord)
+        [Place::Lie::Cord.new(layer: id, unit: :hangers, materials: [of], width: (of.diameter || of.width).to_f,
+          front: [{points: places.cord}])]
+      end
+
+      def too_heavy
+        return if grams.zero? || grams <= holds || fastenings.empty?
+        finding(:warn, "too_heavy", "The #{called} weighs #{grams.round} g; what it is fixed with holds about " \
+          "#{holds.round} g.", try: {"fixing" => [{"with" => "wire"}, {"with" => "wire"}]})
+      end
+
+      # Ribbon without wire holds only small loops (from memory).
+      def soft
+        loose = parts.find { |part|
+          part.loop_size && part.loop_size > 3 && part.material&.kind == :ribbon && !part.material.wired
+        }
+        return unless loose && part_loops?(loose)
+        finding(:warn, "wants_wire",
+          "#{loose.material.name} has no wire in its edges: loops of #{text(loose.loop_size)} " \
+          "fall in. Wired ribbon holds them; without it keep to #{text(3)} or less.")
+      end
+
+      def part_loops?(part) = part.is_a?(Pieces::Parts::Ribbon) || part.is_a?(Pieces::Parts::Loop)
+
+      # Less than this share of their own size apart they no longer find room (from memory).
+      CROWDED = 0.3
+
+      def crowded
+        return unless pieces > 1 && places.round? && places.pitch < size * CROWDED
+        finding(:warn, "overlap", "#{pieces} of them, about #{text(size)} across, stand #{text(places.pitch)} apart.",
+          try: {"count" => (form.run / (size * CROWDED)).floor.clamp(1, 500)})
+      end
+    end
+  end
+end

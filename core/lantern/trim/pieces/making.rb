@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    module Pieces
+      # How a piece is made of its parts: what is usual, and how the hands go.
+      #
+      # @abstract a subclass answers `hands`
+      class Making
+        class << self
+          # What such a piece is called, and which sort of the hand's moves makes it.
+          attr_reader :word, :title, :called, :usual, :move, :tied
+
+          # @param called [String] what such a piece is called: "bow"
+          # @param usual [Array<Hash>] its parts, when none are said
+          # @param move [Symbol] one of {Place::Move}
+          # @param tied [Symbol] what ties it when nothing is said: `:stem` (half of one), `:own`, `:glue` or `:none`
+          def making(word, title:, called: "bow", usual: [{as: :ribbon}], move: :pinch_and_twist, tied: :stem)
+            @word, @title, @called, @usual, @move, @tied = word, title, called, usual, move, tied
+            MAKINGS.know(word, self)
+          end
+        end
+
+        # @param piece [Piece]
+        def initialize(piece)
+          @piece = piece
+        end
+
+        # The movements in order, a sentence each, after every part was told.
+        # @return [Array<String>]
+        # @abstract
+        def hands = raise(NotImplementedError, self.class.name)
+
+        # Whether making it ties it round the band, so that nothing is left to fix.
+        def round_band? = false
+
+        # Whether its parts lie crosswise on one another.
+        def crosswise? = false
+
+        # Whether there is anything to make.
+        def made? = true
+
+        # Minutes for one (from memory).
+        def minutes = 3.0 + parts.sum { _1.count * 0.5 } + parts.sum { (_1.loops || 0) * 0.25 }
+
+        private
+
+        def parts = @piece.parts
+
+        def text(inches) = @piece.measured(inches)
+
+        # In the order in which they lie.
+        def layers
+          return [] if parts.size < 2
+          first, *others = parts.map { _1.material&.name || _1.class.title.downcase }
+          ["Lay them on one another: #{first} undermost, then #{Measure::Words.list(others, last: "and")}."]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    module Pieces
+      module Makings
+        # Strips folded in half and pinched together.
+        class StackedStrips < Making
+          making :stacked_strips, title: "Stacked strips", usual: [{as: :strip, length: 18, count: 4}]
+
+          def hands
+            ["Fold each strip in half and pinch it in the middle of its length; lay them side by side in the " \
+              "fingers, " \
+              "a " \
+            "little askew: loops to one side, tails to the other."]
+          end
+
+          def crosswise? = true
+        end
+      end
+    end
+  end
+end

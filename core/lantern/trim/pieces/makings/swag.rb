@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    module Pieces
+      module Makings
+        # Stems of picks overlapped and tied.
+        class Swag < Making
+          making :swag, title: "Swag, stems overlapped", called: "swag", usual: [{as: :item, count: 2}], move: :tie_on,
+            tied: :none
+
+          def hands
+            ["Lay the first two with their stems overlapped, heads outward; the next over their stems, and so on. " \
+              "Bend " \
+            "them all to the curve of the form."]
+          end
+
+          def crosswise? = true
+        end
+      end
+    end
+  end
+end

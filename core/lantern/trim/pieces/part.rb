@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    module Pieces
+      # So many alike of what a piece is made of: each cut (or bought) from one material. A kind of part says which
+      # measures it has, what it is cut to, how it is told and how it lies.
+      #
+      #   class Ring < Part
+      #     part :ring, title: "Ring", unit: :rings, measures: {size: 4}
+      #     def length = 2 * size + LAP
+      #   end
+      #
+      # Lengths are inches.
+      #
+      # @abstract a subclass answers `length` and `told`
+      class Part
+        # Every measure that some part has, and how it is read.
+        FIELDS = {
+          tail: Plan::Field::Length.new(:tail, zero: true, most: 120, label: "Tail"),
+          loops: Plan::Field::Count.new(:loops, most: 60, label: "Loops, both sides together"),
+          loop_size: Plan::Field::Length.new(:loop_size, most: 48, label: "Loop, laid flat"),
+          size: Plan::Field::Length.new(:size, most: 120, label: "Size"),
+          length: Plan::Field::Length.new(:length, most: 240, label: "Length"),
+          width: Plan::Field::Length.new(:width, most: 120, label: "Width"),
+          gap: Plan::Field::Length.new(:gap, zero: true, most: 24, label: "Gap in the middle"),
+          across: Plan::Field::Length.new(:across, most: 12, label: "Rolled to, across"),
+          folds: Plan::Field::Count.new(:folds, most: 60, label: "Folds"),
+          fold_size: Plan::Field::Length.new(:fold_size, most: 48, label: "Fold"),
+          height: Plan::Field::Length.new(:height, most: 120, label: "Height"),
+          weight: Plan::Field::Weight.new(:weight, label: "Weighs"),
+          words: Plan::Field::Text.new(:words, most: 120, label: "Words on it"),
+          woven: Plan::Field::Switch.new(:woven, label: "Woven through"),
+          laid: Plan::Field::Switch.new(:laid, label: "Laid round")
+        }.freeze
+        # How ends are cut, and what is said of it.
+        ENDS = {square: nil, slant: "its ends cut aslant", v: "a V cut in its ends", point: "its ends cut to a point"}
+          .freeze
+        # Opened, a loop reaches so much of its length laid flat (from memory).
+        OPENED = 0.85
+        DOWN = Math::PI / 2
+
+        class << self
+          attr_reader :word, :title, :unit, :measures, :optional
+
+          # @param measures [Hash{Symbol=>Numeric}] the measures it has, and what is usual
+          # @param optional [Array<Symbol>] those that it may do without
+          def part(word, title:, unit:, measures: {}, optional: [])
+            @word, @title, @unit, @measures, @optional = word, title, unit, measures, optional
+            PARTS.know(word, self)
+          end
+
+          # @return [Plan::Field::Record] how a part is read, whatever it becomes
+          def field
+            Plan::Field::Record.new(:part, label: "A part", fields: [
+              Plan::Field::Reference.new(:material, kinds: Piece::TAKES, label: "Material"),
+              Plan::Field::Choice.new(:as, default: :ribbon, label: "Becomes",
+                choices: -> { PARTS.to_h.transform_values(&:title) }),
+              Plan::Field::Count.new(:count, default: 1, most: 200, label: "How many in one"),
+              Plan::Field::Choice.new(:ends, label: "Its ends",
+                choices: {square: "Square", slant: "Aslant", v: "With a V", point: "To a point"}),
+              *FIELDS.values.map { |field| optional_field(field) }
+            ])
+          end
+
+          private
+
+          # A switch that was not said is not said.
+          def optional_field(field) = field.is_a?(Plan::Field::Switch) ?
+            Plan::Field::Switch.new(field.name, label: field.label, default: nil) : field
+        end
+
+        # @return [Plan::Material, nil]
+        attr_reader :material
+        # @return [Hash] what the plan says of it
+        attr_reader :said
+
+        # @param said [Hash{Symbol=>Object}]
+        # @param material [Plan::Material, nil]
+        # @param text [#call] a length in the maker's units; `unit: false`, without them
+        def initialize(said, material:, text:)
+          @said, @material, @text = said, material, text
+        end
+
+        # @return [Integer] of them in one piece
+        def count = said[:count] || 1
+
+        # Its measures, as said or as is usual. `length` is what it is cut to, and nothing of what is counted.
+        FIELDS.each_key { |name| define_method(name) { @said[name] || self.class.measures[name]&.to_r } }
+
+        # @return [Array<Symbol>] measures that were said and that it has not
+        def strange = FIELDS.keys.select { !@said[_1].nil? && !known?(_1) }
+
+        # The sum of that, in the maker's own numbers.
+        # @return [String]
+        def sum = bare(length)
+
+        # How it is told at the bench, without its material.
+        # @return [String]
+        # @abstract
+        def told = raise(NotImplementedError, self.class.name)
+
+        # The same, with how many and of what: "Indigo tape, 2 of them: a ring 6 in long laid flat: 13 in".
+        # @return [String]
+        def says
+          of = "#{material&.name || self.class.title}#{", #{count} of them" if count > 1}"
+          ["#{of}: #{told}", (ENDS.fetch(said[:ends]) if said[:ends])].compact.join(", ")
+        end
+
+        # Across, of the stuff it is made of.
+        # @return [Float]
+        def wide = [(width || material&.width || material&.diameter || Piece::CLOTH).to_f, 0.15].max
+
+        # @return [Float] grams of one
+        def grams = weight || 0.0
+
+        # How it lies about the middle of the piece: a kind of lie, and pairs of a direction (radians, nought to the
+        # right, a quarter down) and a length.
+        # @param turn [Float] by how much it is turned where parts lie crosswise
+        # @return [Array<(Class, Array<(Float, Float)>)>]
+        def lies(_turn) = []
+
+        private
+
+        def known?(name) = self.class.measures.key?(name) || self.class.optional.include?(name)
+
+        def text(inches) = @text.call(inches)
+
+        def bare(inches) = @text.call(inches, unit: false)
+
+        # Half of them on each side, fanned a little.
+        def fan(number, middle, reach, spread = 1.3)
+          (0...number).map { |i| [middle + ((number == 1) ? 0.0 : (i.fdiv(number - 1) - 0.5) * spread), reach] }
+        end
+
+        def both_sides(number, reach) = fan((number / 2.0).ceil, 0.0, reach) + fan(number / 2, Math::PI, reach)
+
+        def across_it(turn, whole) = [[turn, whole / 2.0], [turn + Math::PI, whole / 2.0]]
+      end
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    module Pieces
+      module Parts
+        # A ribbon in one length: a tail, loops one after the other, a tail.
+        class Ribbon < Part
+          part :ribbon, title: "Ribbon with tails and loops", unit: :bow_ribbons,
+            measures: {tail: 6, loops: 4, loop_size: 4}
+
+          # Source: 2 x tail + loops x 2 x loop (common practice).
+          def length = 2 * tail + loops * 2 * loop_size
+
+          def loops = super.to_i
+
+          def sum = "2 × #{bare(tail)} + #{loops} × 2 × #{bare(loop_size)}"
+
+          def told
+            return "#{loops} loops of #{text(loop_size)}, no tails: #{text(length)}" if tail.zero?
+            "tail #{text(tail)}, #{loops} loops of #{text(loop_size)} laid flat, tail #{text(tail)}: #{text(length)}"
+          end
+
+          def lies(_turn)
+            tails = tail.zero? ? [] : [[DOWN - 0.35, tail.to_f], [DOWN + 0.35, tail.to_f]]
+            [[Place::Lie::Tail, tails], [Place::Lie::Loop, both_sides(loops, loop_size.to_f * OPENED)]]
+          end
+        end
+      end
+    end
+  end
+end

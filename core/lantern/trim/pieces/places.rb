@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    module Pieces
+      # How many pieces there are, and where each sits: in one place, side by side; so far apart round the band; so many
+      # a section; in every so-manieth of the form's ties; in the opening.
+      class Places
+        # Side by side, so much of their own size apart (from memory).
+        BESIDE = 1.05
+
+        # @param piece [Piece] whose options say it
+        # @param form [Form::Band]
+        # @param size [Numeric] across one of them
+        def initialize(piece, form, size)
+          @piece, @form, @size = piece, form, size
+        end
+
+        # @return [Integer]
+        def count
+          return @piece.count if @piece.count
+          return (@form.run / @piece.spacing + 1e-9).floor if @piece.spacing
+          return @piece.per_section * @form.sections if @piece.per_section
+          return [ties / @piece.every, 1].max if @piece.every
+          1
+        end
+
+        # @return [String] where the number comes from
+        def says
+          return "as you said" if @piece.count
+          return "#{measured(@form.run)} ÷ #{measured(@piece.spacing)}, rounded down" if @piece.spacing
+          return "#{@form.sections} × #{@piece.per_section}" if @piece.per_section
+          return "#{ties} ÷ #{@piece.every}, rounded down" if @piece.every
+          "one"
+        end
+
+        # Whether they are spread round the band, and not in one place.
+        def round? = count > 1 && !middle? && @piece.said.options[:at].nil? && @piece.beneath.nil?
+
+        # @return [Numeric] inches from one to the next, along the band
+        def pitch = round? ? @form.run / count : @size * BESIDE
+
+        # Where, in words.
+        # @return [String]
+        def where
+          return "in the opening" if middle?
+          return ties_says if @piece.every
+          return "round the form, #{measured(pitch)} from one to the next, the first at 12 o’clock" if round?
+          along = @piece.at.is_a?(Hash) && @piece.at[:along]
+          along ? "#{measured(along)} from the start" : "at #{Form::Clock.text(hour)}"
+        end
+
+        # @return [Array<(Float, Float)>] the middle of each
+        def points
+          return [middle] * count if middle?
+          (0...count).map { |i| @form.path.beside(along(i), across(i)) }
+        end
+
+        # How far below the top of the inside edge it hangs.
+        def drop = @piece.drop || (opening[3] - opening[1]).to_r.round(3) / 3
+
+        # The line that it hangs by.
+        def cord
+          x = (opening[0] + opening[2]) / 2
+          [[x, opening[1]], [x, opening[1] + drop.to_f]]
+        end
+
+        private
+
+        def middle? = @piece.at == :middle
+
+        # Hung on its cord, or glued across the middle.
+        def middle
+          x = (opening[0] + opening[2]) / 2
+          [x, (@piece.cord || @piece.drop) ? opening[1] + drop.to_f : (opening[1] + opening[3]) / 2.0]
+        end
+
+        def opening = @form.opening.box
+
+        def hour = @piece.at.is_a?(Numeric) ? @piece.at : 6.0
+
+        def along(number)
+          return (start + number * @form.path.length / count) % @form.path.length if round? && @form.closed?
+          return (number + 0.5) * @form.path.length / count if round?
+          place = middle_of_group + (number - (count - 1) / 2.0) * @size.to_f * BESIDE
+          @form.closed? ? place % @form.path.length : place.clamp(0.0, @form.path.length)
+        end
+
+        # From twelve, clockwise; on an open form from its start.
+        def start = @start ||= @form.closed? ? Form::Clock.along(@form, 12) : 0.0
+
+        def middle_of_group
+          said = @piece.at.is_a?(Hash) && @piece.at[:along]
+          @middle_of_group ||= said ? (start + said.to_f) % (@form.path.length + 1e-9) : Form::Clock.along(@form, hour)
+        end
+
+        def across(number)
+          return rail if @piece.every && @piece.rail
+          inside, outside = sides
+          return 0.0 unless inside
+          ((number % (inside + outside)) < inside) ? -@form.half_face / 2 : @form.half_face / 2
+        end
+
+        def sides
+          case @piece.sides
+          when Hash then @piece.sides.values_at(:in, :out)
+          when :alternate then [1, 1]
+          end
+        end
+
+        # On the rails that are meant, or on all of them.
+        def ties = @form.ties * (@piece.rail ? 1 : [rails.size, 1].max)
+
+        def rails = @form.section.rails
+
+        def rail
+          number = {outer: rails.size, inner: 1}.fetch(@piece.rail) { @piece.rail.to_s.to_i }
+          rails.any? ? rails.fetch(number.clamp(1, rails.size) - 1)[0] : 0.0
+        end
+
+        def ties_says
+          which = "#{ordinal(@piece.every)} " unless @piece.every == 1
+          "into every #{which}of the form’s #{rail_word}ties, the first at 12 o’clock"
+        end
+
+        def rail_word = {outer: "outer ", inner: "inner "}.fetch(@piece.rail, "")
+
+        def ordinal(number) = (number == 2) ? "other" : "#{number}th"
+
+        def measured(inches) = @piece.measured(inches)
+      end
+    end
+  end
+end

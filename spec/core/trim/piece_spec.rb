@@ -1,0 +1,218 @@
+# frozen_string_literal: true
+
+# Pieces planned whole, with every count and length by pencil beside them.
+RSpec.describe Lantern::Trim::Piece do
+  let(:form) { {base: "wire", shape: "ring", outside: 14, inside: 8, rails: 4, sections: 4, ties: 18} }
+  let(:stuff) {
+    {wide: {kind: "ribbon", name: "Indigo ribbon", width: 2.5, wired: true},
+     mid: {kind: "ribbon", name: "Rust ribbon", width: 1.5, wired: true},
+     thin: {kind: "ribbon", name: "Marigold tape", width: 0.625, wired: true},
+     cord: {kind: "rope", name: "Hemp cord", diameter: 0.125}, mesh: {kind: "mesh", name: "Netting", width: 10},
+     wire: {kind: "wire", name: "Florist’s wire", diameter: 0.03},
+     stem: {kind: "tie", sort: "chenille", name: "Chenille stems"},
+     tie: {kind: "tie", sort: "cable", name: "Cable ties"}, leaf: {kind: "piece", name: "Lamb’s ear pick"},
+     bloom: {kind: "piece", name: "Sunflower pick"}, ball: {kind: "piece", name: "Glass ball"},
+     figure: {kind: "piece", name: "Felt fox"}, beads: {kind: "rope", name: "String of beads", diameter: 0.25}}
+      .map { |id, said|
+      counted = %w[tie piece].include?(said[:kind])
+      {id: id.to_s, offers: [counted ? {count: 10, price: "5.00"} : {length: 108, price: "4.00"}], **said}
+    }
+  }
+
+  def piece(id = "piece", **options) = {id:, method: "piece", **options}
+
+  def document(*layers) = JSON.parse(JSON.generate(plan(materials: stuff, layers:).merge("form" => form)))
+
+  def worked(*layers) = Lantern.work(document(*layers))
+
+  def needs(found, layer = 0) = found["layers"][layer]["needs"].map { _1.values_at("material", "count", "length") }
+
+  def steps(found, layer = "piece") = found["steps"].select { _1["layer"] == layer }
+
+  def lies(found, layer = "piece") = found["drawing"]["layers"].select { _1["layer"] == layer }
+
+  it "is a bow of three ribbons, each with its own width, loops and tails, and a loop in the centre" do
+    found = worked(piece(
+      parts: [{material: "wide", tail: 8, loops: 4, loop_size: 5, ends: "v"},
+        {material: "mid", tail: 7, loops: 4, loop_size: 4}, {material: "thin", tail: 6, loops: 2, loop_size: 3},
+        {material: "thin", as: "loop", loop_size: 1.5}],
+      tie: {material: "stem", count: 0.5}, fixing: [{with: "stem", material: "stem", count: 0.5}]
+    ))
+    # 16 + 40, 14 + 32, 12 + 12, 3; half a stem ties it, half a stem holds it.
+    expect(needs(found)).to eq [["wide", 1, 56], ["mid", 1, 46], ["thin", 1, 24], ["thin", 1, 3], ["stem", 0.5, nil],
+      ["stem", 0.5, nil]]
+    expect(found["layers"][0]["figures"]).to include("pieces" => 1, "piece_length" => 129, "length" => 129)
+    expect(found["layers"][0]["working"].map { _1["sum"] }).to include("2 × 8 + 4 × 2 × 5", "2 × 7 + 4 × 2 × 4",
+      "2 × 6 + 2 × 2 × 3", "2 × 1 1/2")
+    make, fix = steps(found)
+    expect(make["says"]).to match(/Indigo ribbon: tail 8 in, 4 loops of 5 in laid flat, tail 8 in: 56 in, a V cut in/)
+    expect(make["says"]).to match(/Rust ribbon: tail 7 in.*Marigold tape: tail 6 in.*loop of 1 1\/2 in/)
+    expect(make["says"]).to include("Indigo ribbon undermost, then Rust ribbon", "half a twist",
+      "1/2 chenille stem round")
+    expect([make["title"], fix["title"]]).to eq ["Make the bow", "Fix the bow at 6 o’clock"]
+    # Every layer shows: each loop reaches less far than those beneath it.
+    reach = lies(found).select { _1["kind"] == "loop" }.first(3).map { |lie|
+      lie["front"].map { |item|
+        Math.hypot(item["points"][2] - item["points"][0], item["points"][3] - item["points"][1])
+      }.max
+    }
+    expect(reach).to match [be_within(0.01).of(4.25), be_within(0.01).of(3.4), be_within(0.01).of(2.55)]
+    expect(lies(found).select { _1["kind"] == "tail" }.map { _1["front"].size }).to eq [2, 2, 2]
+  end
+
+  it "is two glued rings of their own sizes over a separate tail, under a bow tied like a shoelace" do
+    found = worked(piece(making: "rings", material: "wide", at: 6,
+      parts: [{as: "tail", length: 14, gap: 3}, {as: "ring", size: 6}, {as: "ring", size: 4.5}],
+      fixing: [{with: "cord"}]),
+      piece("top", making: "shoelace", material: "thin", on: "piece", on_at: "centre",
+        parts: [{as: "ribbon", tail: 5, loops: 2, loop_size: 3}]))
+    # 14; 2 x 6 + 1; 2 x 4 1/2 + 1; and 10 + 12.
+    expect(needs(found)).to eq [["wide", 1, 14], ["wide", 1, 13], ["wide", 1, 10]]
+    expect(needs(found, 1)).to eq [["thin", 1, 22]]
+    expect(steps(found)[0]["says"]).to include("a strip of 14 in folded in the middle, its halves 3 in apart",
+      "a ring 6 in long laid flat: 13 in", "a ring 4 1/2 in long", "not pressed flat", "long enough to tie it on")
+    expect(steps(found, "top").map { _1["title"] }).to eq ["Make the bow"]
+    expect(lies(found)[0]["front"][0]["points"].first(2)).to eq lies(found, "top")[0]["front"][0]["points"].first(2)
+  end
+
+  # Common practice: twelve bows of 18 in from two rolls of 9 ft, twelve cords of 12 in.
+  it "is twelve tied bows round the form, on two rolls" do
+    found = worked(piece(making: "crossed", count: 12, material: "thin", parts: [{as: "strip", length: 18}],
+      tie: {material: "cord", length: 12}, fixing: [{with: "cord"}]))
+    expect(needs(found)).to eq [["thin", 12, 18], ["cord", 12, 12]]
+    bought = found["materials"].to_h { [_1["id"], _1["buy"].sum { |each| each["count"] }] }
+    expect(bought).to include("thin" => 2, "cord" => 2)
+    # Round the middle line of the band, 11 in across: pi x 11 / 12.
+    expect(found["layers"][0]["figures"]["pitch"]).to be_within(0.01).of(Math::PI * 11 / 12)
+    expect(steps(found).map {
+      _1["title"]
+    }).to match ["Make 12 bows", /\AFix 12 bows round the form, 2 7\/8 in from one/]
+    expect(lies(found)[0]["front"].size).to eq 24
+  end
+
+  it "is twelve curls, three to a quarter, one inside for two outside" do
+    found = worked(piece(name: "curl", making: "bundle", material: "mesh", per_section: 3, sides: {in: 1, out: 2},
+      parts: [{as: "curl", length: 10, width: 4}], tie: {material: "wire", length: 8}, fixing: [{with: "twisted"}]))
+    expect(needs(found)).to eq [["mesh", 12, 10], ["wire", 12, 8]]
+    from = lies(found).find {
+      _1["kind"] == "tube"
+    }["front"].map { Math.hypot(*_1["points"].first(2)) }.each_slice(2).map(&:first)
+    # The band's middle is 5 1/2 in out, half of half its face on either side.
+    expect(from.map { _1 < 5.5 }).to eq [true, false, false] * 4
+    expect(steps(found)[1]["says"]).to include "Twist the form’s own tie round its middle"
+  end
+
+  # Common practice: three tubes of 10 in and a strip of 8 1/2 in of each of three patterns, half a stem, a hairpin.
+  it "is five bundles of three tubes and three strips, each with half a stem and a hairpin" do
+    found = worked(piece(making: "bundle", count: 5,
+      parts: [{material: "mesh", as: "tube", length: 10, across: 1, count: 3},
+        *%w[wide mid thin].map { {material: _1, as: "strip", length: 8.5, ends: "v"} }],
+      tie: {material: "stem", count: 0.5}, fixing: [{with: "hairpin", material: "wire"}]))
+    expect(needs(found)).to eq [["mesh", 15, 10], ["wide", 5, 8.5], ["mid", 5, 8.5], ["thin", 5, 8.5],
+      ["stem", 2.5, nil],
+      ["wire", 5, 6]]
+    # Of two and a half stems three leave the pack.
+    expect(found["materials"].find { _1["id"] == "stem" }["needed"]).to eq 3
+    expect(steps(found)[0]["says"]).to include("Netting, 3 of them: a tube 10 in long, rolled to 1 in across",
+      "crosswise")
+    expect(steps(found)[1]["says"]).to match(/1 hairpin over its middle and into the form/)
+  end
+
+  # Common practice: a swag takes a tie and three wires.
+  it "is a swag of leaves and blooms, with one tie and three wires" do
+    found = worked(piece(making: "swag", at: 6, parts: [{material: "leaf", as: "item", count: 2, size: 9},
+      {material: "bloom", as: "item", count: 2, size: 5}], fixing: [{with: "tie", material: "tie"},
+        {with: "wire", material: "wire", count: 3}]))
+    expect(needs(found)).to eq [["leaf", 2, nil], ["bloom", 2, nil], ["tie", 1, nil], ["wire", 3, 12]]
+    expect(steps(found)[0]["says"]).to match(
+      /Lamb’s ear pick, 9 in, 2 of them\. Sunflower pick, 5 in, 2 of them\..*overlapped/
+    )
+    unsaid = worked(piece(making: "swag", parts: [{material: "leaf", as: "item", count: 2}]))
+    expect(unsaid["fixings"].map { _1.values_at("what", "count") }).to contain_exactly(["tie", 1], ["wires", 3])
+    # Without a material it is told and listed, and charged to nothing.
+    expect(unsaid["materials"].reject { _1["needed"].zero? }.map { _1["id"] }).to eq ["leaf"]
+  end
+
+  it "is a tuft in every other of the form’s outer ties" do
+    found = worked(piece(name: "tuft", making: "bundle", every: 2, rail: "outer", tie: "none",
+      parts: [{material: "wide", as: "strip", length: 8, count: 2, ends: "point"}], fixing: [{with: "twisted"}]))
+    # Eighteen ties on a rail: nine tufts of two strips.
+    expect(needs(found)).to eq [["wide", 18, 8]]
+    expect(steps(found)[1]["title"]).to eq "Fix 9 tufts into every other of the form’s outer ties, the " \
+      "first at 12 o’clock"
+    first = lies(found)[0]["front"][0]["points"]
+    expect(first[0]).to be_within(0.05).of(0)
+    expect(-first[1]).to be_between(6.5, 7)
+  end
+
+  it "is three picks with glue and a tie each, side by side" do
+    found = worked(piece(making: "bought", count: 3, at: 8, parts: [{material: "bloom", as: "item", size: 3}],
+      fixing: [{with: "glue"}, {with: "tie", material: "tie"}]))
+    expect(needs(found)).to eq [["bloom", 3, nil], ["tie", 3, nil]]
+    expect(found["supplies"]["bead"]).to eq 3
+    expect(steps(found).map { _1["title"] }).to eq ["Fix 3 Sunflower picks at 8 o’clock"]
+    expect(steps(found)[0]["says"]).to match(/Glue it on.*; then 1 tie round it and the form/)
+    places = lies(found)[0]["front"].map { _1["points"] }
+    expect(places.each_cons(2).map { |(ax, ay), (bx, by)|
+      Math.hypot(bx - ax, by - ay)
+    }).to all be_within(0.15).of(3.15)
+  end
+
+  it "is a ball glued into the opening, and hangs on no cord" do
+    found = worked(piece(making: "bought", at: "middle",
+      parts: [{material: "ball", as: "item", size: 3, weight: "40 g"}],
+      fixing: [{with: "glue"}]))
+    expect(needs(found)).to eq [["ball", 1, nil]]
+    expect(lies(found).map { _1["kind"] }).to eq ["ball"]
+    expect(lies(found)[0]["front"][0]["points"]).to match [be_within(0.01).of(0), be_within(0.01).of(0)]
+    expect(steps(found)[0]["title"]).to eq "Fix the Glass ball in the opening"
+  end
+
+  it "is a figure on two stems, and too heavy for one" do
+    figure = ->(stems) {
+      worked(piece(making: "bought", parts: [{material: "figure", as: "item", size: 5, weight: "250 g"}],
+        fixing: [{with: "stem", material: "stem", count: stems}]))["layers"][0]
+    }
+    expect(figure.call(2)["needs"].last).to include("material" => "stem", "count" => 2)
+    expect(figure.call(2)["findings"]).to be_empty
+    expect(figure.call(1)["findings"][0]).to include("code" => "too_heavy", "says" => /250 g.*about 200 g/)
+  end
+
+  it "is beads woven through a bow" do
+    found = worked(piece(material: "wide"), piece("beads", name: "string of beads", making: "bought", on: ["piece"],
+      parts: [{material: "beads", as: "string", length: 24, woven: true}], tie: "none", fixing: [{with: "twisted"}]))
+    expect(needs(found, 1)).to eq [["beads", 1, 24]]
+    expect(steps(found, "beads")[0].values_at("title", "says")).to match ["Fix the string of beads on the piece",
+      /\AThrough its loops, in and out, the ends tucked behind/]
+  end
+
+  it "is a plan by a material alone, with what is usual" do
+    found = worked(piece(material: "wide"))
+    expect(needs(found)).to eq [["wide", 1, 44]]
+    expect(found["fixings"].map { _1.values_at("what", "count") }).to eq [["chenille stem", 1]]
+  end
+
+  it "says in which part something is that it has not, and what cannot be" do
+    {{parts: [{material: "wide", as: "tail", loops: 3}]} => "layers.0.parts.0.loops",
+     {parts: [{as: "ribbon"}]} => "layers.0.parts.0.material",
+     {parts: [{material: "leaf", as: "ring", size: 4}]} => "layers.0.parts.0.material",
+     {material: "wide", count: 3, spacing: 4} => "layers.0.spacing",
+     {material: "wide", at: {along: "900 in"}} => "layers.0.at.along",
+     {material: "wide", on: "nothing"} => "layers.0.on",
+     {material: "wide", fixing: [{with: "magic"}]} => "layers.0.fixing.0.with",
+     {material: "wide", tie: "knot"} => "layers.0.tie"}.each do |options, at|
+      expect { worked(piece(**options)) }.to raise_error(Lantern::Plan::Refused) { |refused|
+        expect(refused.problems.map(&:at)).to include at
+      }
+    end
+  end
+
+  it "is the same in the other units" do
+    inches = document(piece(at: {along: 6}, sides: {in: 1, out: 2}, count: 3,
+      parts: [{material: "wide", tail: 6, loops: 4, loop_size: 4}], tie: {material: "wire", length: 8}))
+    metric = Lantern::Plan::Units.change(inches, to: "cm")
+    expect(metric["layers"][0]).to include("at" => {"along" => 15.24}, "tie" => include("length" => 20.32))
+    lengths = [inches, metric].map { Lantern.work(_1)["layers"][0]["needs"].map { |need| need["length"] } }
+    expect(lengths[1]).to match(lengths[0].map { be_between(_1 * 2.54, _1 * 2.54 + 0.5) })
+  end
+end
