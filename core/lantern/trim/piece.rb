@@ -12,7 +12,7 @@ module Lantern
         summary: "A bow, a bundle, a swag, a pick, a sign: of what it is made, how, where, and what holds it."
       counts :pieces, :pieces_to_make
       hands :pinch_and_twist, :two_loops, :zigzag, :crossed, :cone, :tie_on, :tack, :bloom
-      laid :tail, :loop, :tube, :ball, :panel, :cord
+      laid :tail, :loop, :tube, :ball, :sprig, :board, :panel, :cord
 
       spread 0.05 # from memory
 
@@ -150,7 +150,7 @@ module Lantern
       def steps = [*(make if made.made?), *(fix unless made.round_band?)]
 
       def lies
-        points = places.points
+        points = places.points.zip(places.turns).map { |(x, y), turned| [x, y, turned] }
         drawn = parts.each_with_index.flat_map { |part, i| drawn_part(part, i, points) }
         # Tails lie beneath whatever is looped over them.
         [*drawn.sort_by.with_index { |lie, i| [lie.is_a?(Place::Lie::Tail) ? 0 : 1, i] }, *pinch(points), *cord_lie]
@@ -333,26 +333,32 @@ module Lantern
 
       def drawn_part(part, number, points)
         turn = made.crosswise? ? number * Math::PI / [parts.size, 2].max : 0.0
-        part.lies(turn).reject { |_, ways| ways.empty? }.map.with_index do |(kind, ways), i|
-          round = kind == Place::Lie::Ball
-          front = points.flat_map { |x, y| ways.map { |way, far| {points: ends(x, y, way, far, round)} } }
+        given = part.is_a?(Pieces::Parts::Item) ? part.lies(turn, swag: making == :swag) : part.lies(turn)
+        given.reject { |_, ways| ways.empty? }.map.with_index do |(kind, ways), i|
+          front = points.flat_map { |x, y, turned|
+            ways.map { |way, far| {points: shape(kind, part, x, y, way + turned, far)} }
+          }
           kind.new(layer: id, unit: part.class.unit, key: :"part_#{number + 1}_#{i + 1}",
             materials: [part.material].compact,
-            width: part.respond_to?(:rolled) ? part.rolled : part.wide, front:, called: (part.name if round))
+            width: part.respond_to?(:rolled) ? part.rolled : part.wide, front:, called: (part.name if part.is_a?(Pieces::Parts::Item)))
         end
       end
 
-      def ends(x, y, way, far, round)
+      # The points of one of a part's pieces, out from the middle of the whole.
+      def shape(kind, part, x, y, way, far)
         tip = [x + Math.cos(way) * far, y + Math.sin(way) * far]
-        round ? [tip] : [[x, y], tip]
+        return [tip] if kind == Place::Lie::Ball
+        return [[x, y], tip] unless kind == Place::Lie::Board
+        half, high = part.size / 2.0, part.size * part.shape / 2
+        [[-half, -high], [half, -high], [half, high], [-half, high]].map { |dx, dy| [tip[0] + dx, tip[1] + dy] }
       end
 
       # What ties it is seen as a pinch.
       def pinch(points)
         return [] if !made.made? || %i[cone rosette swag].include?(making)
-        half = parts.map(&:wide).max * 0.16
+        half = parts.map { |part| part.respond_to?(:rolled) ? part.rolled : [part.wide, 3.0].min }.max * 0.16
         corners = [[-1, -1.3], [1, -1.3], [0.7, 0], [1, 1.3], [-1, 1.3], [-0.7, 0]]
-        front = points.map { |x, y| {points: corners.map { |dx, dy| [x + dx * half, y + dy * half] }} }
+        front = points.map { |x, y, _| {points: corners.map { |dx, dy| [x + dx * half, y + dy * half] }} }
         [Place::Lie::Panel.new(layer: id, unit: :pinches, materials: [parts.last.material].compact, width: half * 2,
           front:)]
       end

@@ -8,8 +8,9 @@ module Lantern
       class Tube < Lie
         lie :tube
         looks(order: :any, slender: 0.5) do
-          area "M0 -.35 C.2 -.9 .5 -1 1 -1 L1 1 C.5 1 .2 .9 0 .35 Z", frame: :ends, edge: 0.08
-          area "M1 -1 C1.12 -1 1.12 1 1 1 C.88 1 .88 -1 1 -1 Z", frame: :ends, paint: :ink, opacity: 0.35, near: true
+          area "M0 -.35 C.2 -.9 .5 -1 1 -1 C1+.35w -1 1+.35w 1 1 1 C.5 1 .2 .9 0 .35 Z", frame: :ends, edge: 0.08
+          area "M1 -1 C1+.35w -1 1+.35w 1 1 1 C1-.35w 1 1-.35w -1 1 -1 Z", frame: :ends, paint: :ink, opacity: 0.35,
+            near: true
           line "M.15 -.3 C.4 -.45 .7 -.4 .92 -.45", frame: :ends, paint: :light, width: 0.16, opacity: 0.4, side: :lit,
             near: true
         end

@@ -56,6 +56,13 @@ module Lantern
           (0...count).map { |i| @form.path.beside(along(i), across(i)) }
         end
 
+        # How each is turned: what lies crosswise goes along the band, everything else is upright.
+        # @return [Array<Float>] radians
+        def turns
+          return [0.0] * count if !@piece.made.crosswise? || (!round? && !@piece.every)
+          (0...count).map { |i| Math.atan2(*@form.path.direction(along(i)).reverse) }
+        end
+
         # How far below the top of the inside edge it hangs.
         def drop = @piece.drop || (opening[3] - opening[1]).to_r.round(3) / 3
 

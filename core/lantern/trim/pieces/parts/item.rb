@@ -25,13 +25,30 @@ module Lantern
 
           def name = material&.name || "something bought"
 
-          def lies(turn)
-            [[Place::Lie::Ball, (0...count).map { |i|
-              (count == 1) ? [turn, 0.0] : [turn + i * 2 * Math::PI / count, size.to_f / 2]
-            }]]
+          # A pick where it is much longer than wide, a board where words are on it or it has a height, else something
+          # round; in a swag a pick.
+          def lies(turn, swag: false)
+            return [[Place::Lie::Sprig, swag ? left_and_right : fan(count, turn - DOWN, long, 0.8)]] if swag || tall?
+            return [[Place::Lie::Board, fan(count, turn, 0.0)]] if words || height
+            apart = (count == 1) ? 0.0 : size.to_f / 2
+            [[Place::Lie::Ball, (0...count).map { |i| [turn + i * 2 * Math::PI / count, apart] }]]
           end
 
-          def wide = size.to_f
+          def wide = tall? ? [size.to_f, long / 2].min : size.to_f
+
+          # Of a board, as a share of its width.
+          def shape = (height || size * 2/5r).fdiv(size)
+
+          private
+
+          def tall? = !height.nil? && words.nil? && height > size * 3 / 2
+
+          def long = (tall? ? height : size).to_f
+
+          # Overlapped in the middle, their heads drooping a little.
+          def left_and_right
+            (0...count).map { |i| [i.even? ? Math::PI - 0.2 - i * 0.12 : 0.2 + i * 0.12, long] }
+          end
         end
       end
     end
