@@ -8,7 +8,7 @@ module Lantern
     #
     # @abstract a subclass says what it is called in declarations and how it reads a value
     class Field
-      attr_reader :name, :label, :help, :default, :default_says
+      attr_reader :name, :label, :help, :default, :default_says, :where
 
       # @param name [Symbol] the key in the document
       # @param label [String] what the screens call it
@@ -17,7 +17,10 @@ module Lantern
       # @param default [Object] what it is when left out
       # @param fine [Boolean] whether most makers will never touch it
       # @param default_says [String] where the default comes from, when it is worked out
-      def initialize(name, label: nil, help: nil, required: false, default: nil, default_says: nil, fine: false)
+      # @param where [Hash{Symbol=>Array<Symbol>}, #call, nil] for which values of another field beside it it means
+      #   anything, or what answers that; the screens show it for those alone
+      def initialize(name, label: nil, help: nil, required: false, default: nil, default_says: nil, fine: false,
+        where: nil)
         @name = name
         @label = label || name.to_s.tr("_", " ").capitalize
         @help = help
@@ -25,6 +28,7 @@ module Lantern
         @default = default
         @default_says = default_says
         @fine = fine
+        @where = where
       end
 
       def required? = @required
@@ -41,7 +45,8 @@ module Lantern
       # @return [Hash] the declaration, for the API
       def declare
         {"name" => name.to_s, "kind" => kind, "label" => label, "help" => help, "required" => required?,
-         "default" => declared_default, "default_says" => default_says, "fine" => (true if @fine)}.merge(limits).compact
+         "default" => declared_default, "default_says" => default_says, "fine" => (true if @fine),
+         "where" => declared_where}.merge(limits).compact
       end
 
       private
@@ -51,6 +56,11 @@ module Lantern
       def missing = "#{label} is missing."
 
       def declared_default = default
+
+      def declared_where
+        where = @where.respond_to?(:call) ? @where.call : @where
+        where&.to_h { |name, values| [name.to_s, values.map(&:to_s)] }
+      end
 
       def limits = {}
     end

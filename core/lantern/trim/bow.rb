@@ -21,9 +21,9 @@ module Lantern
       option :loop_size, :length, most: 48, label: "Loop, laid flat", default_says: "what is usual for the kind",
         help: "A 4 in loop takes 8 in of ribbon."
       option :tail, :length, zero: true, most: 120, label: "Tail", default_says: "what is usual for the kind"
-      option :strips, :count, most: 60, label: "Strips", default_says: "four", help: "Of stacked strips only."
+      option :strips, :count, most: 60, label: "Strips", default_says: "four", where: {kind: [:stacked_strips]}
       option :strip_length, :length, most: 120, label: "Each strip", default_says: "18 in",
-        help: "Of stacked strips only."
+        where: {kind: [:stacked_strips]}
       option :centre_loop, :length, zero: true, most: 24, label: "Loop in the centre", default_says: "none"
       option :twist, :length, zero: true, fine: true, default: 0r, most: 6, label: "A pinch takes",
         help: "Nought when you measure from pinch to pinch; half an inch is a guess otherwise."

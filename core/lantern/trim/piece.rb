@@ -24,7 +24,7 @@ module Lantern
       option :name, :text, most: 60, label: "What you call it"
       option :making, :choice, default: :pinch_and_twist, label: "How it is made",
         choices: -> { Pieces::MAKINGS.to_h.transform_values(&:title) }
-      option :parts, :list, most: 24, label: "Its parts", default_says: "what is usual for the making",
+      option :parts, :list, most: 24, label: "Its parts", default_says: "what is usual, of the material above",
         help: "In the order in which they lie, undermost first.", of: Pieces::Part.field
       option :tie, :either, label: "What ties it", default_says: "what is usual for the making",
         words: {own: "Its own strip", glue: "Glue", none: "Nothing"}, record: Plan::Field::Record.new(:tie, fields: [
@@ -38,8 +38,9 @@ module Lantern
       ]
       option :count, :count, most: 500, label: "How many", default_says: "one, or as many as the spacing fits"
       option :at, :spot, along: true, most: 12.0, label: "At, by the clock", default_says: "six o’clock, or all round"
-      option :drop, :length, most: 240, label: "Hangs in the opening by", default_says: "a third of the opening"
-      option :cord, :reference, kinds: %i[rope ribbon wire], label: "On what cord"
+      option :drop, :length, where: {at: [:middle]}, most: 240, label: "Hangs in the opening by",
+        default_says: "a third of the opening"
+      option :cord, :reference, where: {at: [:middle]}, kinds: %i[rope ribbon wire], label: "On what cord"
       option :spacing, :length, most: 240, label: "From one to the next"
       option :per_section, :count, most: 60, fine: true, label: "In every section"
       option :every, :count, most: 60, fine: true, label: "One in how many ties",
@@ -331,6 +332,10 @@ module Lantern
         ["Through its loops, in and out, the ends tucked behind."]
       end
 
+      # What is seen of a part, where that is called by another name than the part itself.
+      UNITS = {Place::Lie::Tail => :tails, Place::Lie::Loop => :bow_loops}.freeze
+      private_constant :UNITS
+
       def drawn_part(part, number, points)
         turn = made.crosswise? ? number * Math::PI / [parts.size, 2].max : 0.0
         given = part.is_a?(Pieces::Parts::Item) ? part.lies(turn, swag: making == :swag) : part.lies(turn)
@@ -338,7 +343,7 @@ module Lantern
           front = points.flat_map { |x, y, turned|
             ways.map { |way, far| {points: shape(kind, part, x, y, way + turned, far)} }
           }
-          kind.new(layer: id, unit: part.class.unit, key: :"part_#{number + 1}_#{i + 1}",
+          kind.new(layer: id, unit: UNITS.fetch(kind, part.class.unit), key: :"part_#{number + 1}_#{i + 1}",
             materials: [part.material].compact,
             width: part.respond_to?(:rolled) ? part.rolled : part.wide, front:, called: (part.name if part.is_a?(Pieces::Parts::Item)))
         end

@@ -1,4 +1,5 @@
 import type { Field, Material, Problem as Said } from "../keep/client"
+import { applies } from "./applies"
 import { FieldControl } from "./FieldControl"
 import type { Choice } from "./Select"
 import { Problem } from "./Problem"
@@ -35,20 +36,22 @@ export function RecordList({ field, place, records, materials, layers, problems,
       )}
       {list.map((record, index) => (
         <div key={index} className="border-b border-base-300 pl-3">
-          {fields.map((each) => (
-            <FieldControl
-              key={each.name}
-              field={each}
-              place={`${place}.${index}.${each.name}`}
-              value={record[each.name]}
-              materials={materials}
-              layers={layers}
-              understood={understood(`${place}.${index}.${each.name}`)}
-              problem={at(`${place}.${index}.${each.name}`)}
-              fallback={each.default === undefined ? undefined : String(each.default)}
-              onChange={(value) => change(index, each.name, value)}
-            />
-          ))}
+          {fields
+            .filter((each) => applies(each, fields, record))
+            .map((each) => (
+              <FieldControl
+                key={each.name}
+                field={each}
+                place={`${place}.${index}.${each.name}`}
+                value={record[each.name]}
+                materials={materials}
+                layers={layers}
+                understood={understood(`${place}.${index}.${each.name}`)}
+                problem={at(`${place}.${index}.${each.name}`)}
+                fallback={each.default === undefined ? undefined : String(each.default)}
+                onChange={(value) => change(index, each.name, value)}
+              />
+            ))}
           <p className="py-1 text-right">
             <button
               type="button"

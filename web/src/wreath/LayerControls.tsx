@@ -20,6 +20,7 @@ import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 import { WorkBackwards } from "./WorkBackwards"
 import { Problem } from "../pieces/Problem"
+import { applies } from "../pieces/applies"
 import { Field } from "../pieces/Field"
 
 interface Props extends StageProps {
@@ -196,10 +197,11 @@ const plain = (field: Declared) => !["list", "record"].includes(field.kind) || n
 
 /** The options of a layer, drawn from what it declares: plain ones, lists, records, and the finer points. */
 function Options(controls: Controls) {
-  const { plan, worked, problems, known, covering, place, change, problemAt, onChange } = controls
+  const { plan, layer, worked, problems, known, covering, place, change, problemAt, onChange } = controls
   const [wanted, setWanted] = useState<Wanted>()
   const control = (field: Declared, name = field.name) => optionControl(controls, field, name, setWanted)
-  const options = (covering?.options ?? []).filter((field) => !isOfWay(covering, field))
+  const all = covering?.options ?? []
+  const options = all.filter((field) => !isOfWay(covering, field) && applies(field, all, layer))
   const fine = options.filter((field) => plain(field) && field.fine)
   const understood = (at: string) => (problems.length > 0 ? undefined : worked?.lengths[at])
   const said = (name: string) => valueAt(plan, `${place}.${name}`) !== undefined

@@ -49,10 +49,13 @@ module Lantern
 
         def text(inches) = @piece.measured(inches)
 
+        def of(part) = part.material&.name || part.class.title.downcase
+
         # In the order in which they lie.
         def layers
           return [] if parts.size < 2
-          first, *others = parts.map { _1.material&.name || _1.class.title.downcase }
+          first, *others = parts.map { _1.is_a?(Parts::Loop) ? "the loop in the centre" : of(_1) }.uniq
+          return [] if others.empty?
           ["Lay them on one another: #{first} undermost, then #{Measure::Words.list(others, last: "and")}."]
         end
       end

@@ -16,22 +16,26 @@ module Lantern
       # @abstract a subclass answers `length` and `told`
       class Part
         # Every measure that some part has, and how it is read.
+        having = ->(name) { -> { {as: PARTS.to_h.select { |_, part| part.has?(name) }.keys} } }
         FIELDS = {
-          tail: Plan::Field::Length.new(:tail, zero: true, most: 120, label: "Tail"),
-          loops: Plan::Field::Count.new(:loops, most: 60, label: "Loops, both sides together"),
-          loop_size: Plan::Field::Length.new(:loop_size, most: 48, label: "Loop, laid flat"),
-          size: Plan::Field::Length.new(:size, most: 120, label: "Size"),
-          length: Plan::Field::Length.new(:length, most: 240, label: "Length"),
-          width: Plan::Field::Length.new(:width, most: 120, label: "Width"),
-          gap: Plan::Field::Length.new(:gap, zero: true, most: 24, label: "Gap in the middle"),
-          across: Plan::Field::Length.new(:across, most: 12, label: "Rolled to, across"),
-          folds: Plan::Field::Count.new(:folds, most: 60, label: "Folds"),
-          fold_size: Plan::Field::Length.new(:fold_size, most: 48, label: "Fold"),
-          height: Plan::Field::Length.new(:height, most: 120, label: "Height"),
-          weight: Plan::Field::Weight.new(:weight, label: "Weighs"),
-          words: Plan::Field::Text.new(:words, most: 120, label: "Words on it"),
-          woven: Plan::Field::Switch.new(:woven, label: "Woven through"),
-          laid: Plan::Field::Switch.new(:laid, label: "Laid round")
+          tail: Plan::Field::Length.new(:tail, where: having.call(:tail), zero: true, most: 120, label: "Tail"),
+          loops: Plan::Field::Count.new(:loops, where: having.call(:loops), most: 60,
+            label: "Loops, both sides together"),
+          loop_size: Plan::Field::Length.new(:loop_size, where: having.call(:loop_size), most: 48,
+            label: "Loop, laid flat"),
+          size: Plan::Field::Length.new(:size, where: having.call(:size), most: 120, label: "Size"),
+          length: Plan::Field::Length.new(:length, where: having.call(:length), most: 240, label: "Length"),
+          width: Plan::Field::Length.new(:width, where: having.call(:width), most: 120, label: "Width"),
+          gap: Plan::Field::Length.new(:gap, where: having.call(:gap), zero: true, most: 24,
+            label: "Gap in the middle"),
+          across: Plan::Field::Length.new(:across, where: having.call(:across), most: 12, label: "Rolled to, across"),
+          folds: Plan::Field::Count.new(:folds, where: having.call(:folds), most: 60, label: "Folds"),
+          fold_size: Plan::Field::Length.new(:fold_size, where: having.call(:fold_size), most: 48, label: "Fold"),
+          height: Plan::Field::Length.new(:height, where: having.call(:height), most: 120, label: "Height"),
+          weight: Plan::Field::Weight.new(:weight, where: having.call(:weight), label: "Weighs"),
+          words: Plan::Field::Text.new(:words, where: having.call(:words), most: 120, label: "Words on it"),
+          woven: Plan::Field::Switch.new(:woven, where: having.call(:woven), label: "Woven through"),
+          laid: Plan::Field::Switch.new(:laid, where: having.call(:laid), label: "Laid round")
         }.freeze
         # How ends are cut, and what is said of it.
         ENDS = {square: nil, slant: "its ends cut aslant", v: "a V cut in its ends", point: "its ends cut to a point"}
@@ -50,6 +54,9 @@ module Lantern
             PARTS.know(word, self)
           end
 
+          # Whether it has such a measure.
+          def has?(name) = measures.key?(name) || optional.include?(name)
+
           # @return [Plan::Field::Record] how a part is read, whatever it becomes
           def field
             Plan::Field::Record.new(:part, label: "A part", fields: [
@@ -67,7 +74,7 @@ module Lantern
 
           # A switch that was not said is not said.
           def optional_field(field) = field.is_a?(Plan::Field::Switch) ?
-            Plan::Field::Switch.new(field.name, label: field.label, default: nil) : field
+            Plan::Field::Switch.new(field.name, label: field.label, default: nil, where: field.where) : field
         end
 
         # @return [Plan::Material, nil]
@@ -89,7 +96,7 @@ module Lantern
         FIELDS.each_key { |name| define_method(name) { @said[name] || self.class.measures[name]&.to_r } }
 
         # @return [Array<Symbol>] measures that were said and that it has not
-        def strange = FIELDS.keys.select { !@said[_1].nil? && !known?(_1) }
+        def strange = FIELDS.keys.select { !@said[_1].nil? && !self.class.has?(_1) }
 
         # The sum of that, in the maker's own numbers.
         # @return [String]
@@ -121,8 +128,6 @@ module Lantern
         def lies(_turn) = []
 
         private
-
-        def known?(name) = self.class.measures.key?(name) || self.class.optional.include?(name)
 
         def text(inches) = @text.call(inches)
 
