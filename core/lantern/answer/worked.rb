@@ -37,13 +37,22 @@ module Lantern
           "steps" => course.steps.map(&:to_h), "minutes" => course.minutes.round,
           "cautions" => course.cautions.map(&:to_h), "tools" => course.tools,
           "fixings" => course.supplies.fixings.map(&:to_h), "supplies" => course.supplies.to_h,
-          "findings" => course.findings.map(&:to_h), "drawing" => drawing
+          "findings" => [*course.findings, *over_budget].map(&:to_h), "drawing" => drawing
         }
       end
 
       private
 
       def drawing = @work.drawing
+
+      # What one may cost is held against what goes into one.
+      def over_budget
+        return [] unless @plan.budget
+        over = @work.bill.per_wreath - @plan.budget
+        return [] unless over.positive?
+        [Plan::Finding.new(level: :warn, code: "over_budget", at: "budget", says: "What goes into a wreath is " \
+          "#{@plan.money_says(over)} over the #{@plan.money_says(@plan.budget)} it may cost.")]
+      end
 
       # What one form costs, where the plan says which it is.
       def form_cost

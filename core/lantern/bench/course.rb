@@ -65,9 +65,17 @@ module Lantern
       # What a step takes up: everything that is cut, when it is cut; then what each layer's own needs are.
       def taken(step)
         return cut_needs.map { Taken.of(_1, @plan, times: @plan.quantity) } if step.id == "cut"
-        layer = @layers.find { _1.id == step.layer } or return
+        layer = @layers.find { _1.id == step.layer } or return own_taken(step)
         own = taken_of(layer).fetch(step.id, []).map { Taken.of(_1, @plan) }
         (fixing_step(layer).id == step.id) ? own + fixings_of(layer) : own
+      end
+
+      # What a step of the maker's own uses up.
+      def own_taken(step)
+        own = @plan.steps.each_with_index.find { |each, i|
+          (each.id || "own-#{i + 1}") == step.id && step.move.key == :own
+        }
+        own && UsedUp.by(own.first, @plan).map { Taken.of(_1, @plan) }
       end
 
       # What is tied is tied in the last step that ties, or else in the last.
@@ -86,9 +94,22 @@ module Lantern
       # hung, before the look from a distance.
       def with_own(steps)
         @plan.steps.each_with_index.reduce(steps) do |all, (own, i)|
-          place = all.rindex { comes_before?(_1, own.after) } || ((own.after == "hang") ? all.size - 2 : 0)
-          all.dup.insert(place + 1, own_step(own, i))
+          all.dup.insert(place_of(own, all), own_step(own, i))
         end
+      end
+
+      def place_of(own, all)
+        before = own.before && all.index { of_place?(_1, own.before) }
+        return before if before
+        after = own.after || own.before
+        last = all.rindex { comes_before?(_1, after) } || all.rindex { of_place?(_1, after) }
+        (last || ((after == "hang") ? all.size - 2 : 0)) + 1
+      end
+
+      # Whether a step is the one that a place names, or of the layer that it names.
+      def of_place?(step, place)
+        [step.id, step.layer].include?(place) || (!place.match?(/\A(?:#{OwnStep::PLACES.join("|")})\z/) &&
+          step.layer == place.split(".").first && !@layers.any? { |each| each.course.any? { _1.id == place } })
       end
 
       def comes_before?(step, after)
@@ -101,8 +122,8 @@ module Lantern
       OwnStep = Plan::OwnStep
 
       def own_step(own, number)
-        Place::Step.new(id: "own-#{number + 1}", title: own.title, says: own.says, minutes: own.minutes, move: :own,
-          after: own.after)
+        Place::Step.new(id: own.id || "own-#{number + 1}", title: own.title, says: own.says, minutes: own.minutes,
+          move: :own, after: own.after || own.before)
       end
 
       def prepare

@@ -41,7 +41,7 @@ module Lantern
       def needs
         glued = glue && stick_parts.positive?
         sticks = glued ? [Place::Need.items(material: glue.id, what: :glue_sticks, count: stick_parts)] : []
-        sticks + fixings.filter_map(&:need)
+        sticks + fixings.filter_map(&:need) + @plan.steps.flat_map { UsedUp.by(_1, @plan) }
       end
 
       def to_h

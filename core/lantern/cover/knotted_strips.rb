@@ -12,7 +12,10 @@ module Lantern
 
       spread 0.07 # from memory
 
-      option :tail, :length, default: Rational(3), most: 60, label: "Tail", help: "From the knot to the end, each side."
+      option :tail, :length, most: 60, label: "Tail", default_says: "3 in", help: "From the knot to the end, each side."
+      option :cut, :length, most: 240, label: "Cut each", default_says: "from the tails and the knot",
+        help: "Said instead of the tails; what is left of it beyond the knot are the tails."
+      option :strips, :count, most: 4000, label: "Strips in all", default_says: "as many as fit, and spares"
       strips_from_cloth most: 60, default_says: "the ribbon’s own, or 1 in from cloth"
       option :rail, :count, most: 8, label: "Rail", default_says: "round the whole band", help: "1 is the innermost."
       option :per_section, :count, most: 500, label: "Strips in a section", default_says: "as many as fit"
@@ -20,7 +23,8 @@ module Lantern
         default_says: "one and a half bundles, a guess",
         help: "How much of the rail one knot takes when they are pushed together."
       option :order, :choice, default: :spread, label: "Colours",
-        choices: {spread: "Spread evenly", alternating: "Alternating", blocks: "In blocks"}
+        choices: {spread: "Spread evenly", alternating: "Alternating", blocks: "In blocks",
+                  darkest_first: "Spread evenly, tied darkest first"}
       option :mix, :list, of: Plan::Field::Count.new(:parts, label: "Parts of a colour", most: 99), most: 24,
         label: "Parts of each colour",
         default_says: "the same of each", help: "2, 1 is twice as many of the first as of the second."
@@ -52,6 +56,10 @@ module Lantern
       vary :tail, takes: :more, says: "The longest tail"
       vary :per_section, takes: :more, says: "The most strips in a section", unit: "strips"
 
+      # What is usual (common practice).
+      TAIL = Rational(3)
+      # The take-up of a knot is a guess until one is tied: so much is left of any strip that goes round at all.
+      SHORTEST = Rational(1, 4)
       # From memory: a test piece replaces all three.
       TAKE_UP_BUNDLES = 9
       PITCH_BUNDLES = 1.5
@@ -64,6 +72,7 @@ module Lantern
         super
         check_rail
         check_test_piece
+        check_said
         if mix.any? && mix.size != materials.size
           refuse("mix", "#{mix.size} parts for #{materials.size} materials: say one for each.")
         end
@@ -96,15 +105,21 @@ module Lantern
 
       def pitch = packed_pitch&.to_f || measured_pitch || (sheer? ? SHEER_BUNDLES : PITCH_BUNDLES) * bundle
 
-      def per_section = super || ((bar_run / form.sections) / pitch - 1e-9).ceil
+      # What is left on either side of the knot, where the whole strip is said.
+      def tail
+        return super || TAIL unless cut
+        [((cut - bar_girth - take_up) / 2).to_r.round(4), SHORTEST].max
+      end
+
+      def per_section = super || (strips ? strips.fdiv(form.sections) : (bar_run / form.sections) / pitch - 1e-9).ceil
 
       # Strips tied, without spares.
-      def tied = per_section * form.sections
+      def tied = strips || per_section * form.sections
 
-      # Strips to cut: the tied ones and the spares.
-      def pieces = (tied * (1 + spare) - 1e-9).ceil
+      # Strips to cut: those that were said, or the tied ones and the spares.
+      def pieces = strips || (tied * (1 + spare) - 1e-9).ceil
 
-      def piece_length = up_to_mark(2 * tail + bar_girth + take_up)
+      def piece_length = up_to_mark(cut || 2 * tail + bar_girth + take_up)
 
       def needs
         materials.zip(shares(pieces)).filter_map do |each, count|
@@ -123,8 +138,28 @@ module Lantern
             "√(4 × #{bare(width)} × #{format("%.3f", thick)} × 2.5 ÷ π)", text(bundle)),
           line(:take_up, "Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" :
             "9 bundles, a guess", text(take_up)),
-          line(:piece_length, "Cut each",
-            "2 × #{bare(tail)} + #{bare(bar_girth)} once round + #{bare(take_up)}, up to the mark", text(piece_length)),
+          *length_lines,
+          *(strips ? strips_lines : section_lines)
+        ]
+      end
+
+      def length_lines
+        unless cut
+          return [line(:piece_length, "Cut each", "2 × #{bare(tail)} + #{bare(bar_girth)} once round + " \
+            "#{bare(take_up)}, up to the mark", text(piece_length))]
+        end
+        [line(:piece_length, "Cut each", "as you said, up to the mark", text(piece_length)),
+          line(:tails, "Its tails, each", "(#{bare(cut)} − #{bare(bar_girth)} once round − #{bare(take_up)}) ÷ 2",
+            text(tail))]
+      end
+
+      def strips_lines
+        [line(:tied, "Strips in all", "as you said", strips.to_s),
+          line(:apart, "From knot to knot", "#{bare(bar_run)} ÷ #{strips}", text(bar_run / strips))]
+      end
+
+      def section_lines
+        [
           line(:section, "A section", "#{bare(bar_run)} ÷ #{form.sections}", text(bar_run / form.sections)),
           line(:per_section, "Strips in a section",
             said?(:per_section) ? "as you said" : "#{bare(bar_run / form.sections)} ÷ " \
@@ -135,15 +170,16 @@ module Lantern
       end
 
       def findings
-        [*guessed, *shrinks, *loose, *short_tails]
+        [*guessed, *(shrinks unless strips), *loose, *short_tails]
       end
 
       def steps
         place = (knots == :outside) ? "and pull it to the outer edge" : "on the front, tails outward"
-        [step("knot", "Knot the strips", "#{per_section} in each section#{", on rail #{rail}" if rail}: tie a double " \
-          "knot #{place}, and push them together.", count: tied, unit: :strips,
-          minutes: tied * (sheer? ? 0.14 : 0.4), pattern: [["in this section", per_section]], rounds: "section",
-          sequence: in_turn(colours))]
+        many = strips ? "One every #{text(bar_run / strips)}" : "#{per_section} in each section"
+        [step("knot", "Knot the strips", "#{many}#{", on rail #{rail}" if rail}: tie a double " \
+          "knot #{place}, and push them together.#{darkest_says}", count: tied, unit: :strips,
+          minutes: tied * (sheer? ? 0.14 : 0.4), pattern: ([["in this section", per_section]] unless strips),
+          rounds: ("section" unless strips), sequence:)]
       end
 
       # Round one rail they do not mean to close the band.
@@ -155,9 +191,37 @@ module Lantern
       end
 
       # Which of the materials each tied strip is, in order round the form.
-      def colours = Measure::Spreading.public_send(order, shares(tied))
+      def colours = Measure::Spreading.public_send((order == :darkest_first) ? :spread : order, shares(tied))
 
       private
+
+      def darkest_first? = order == :darkest_first && materials.size > 1
+
+      # The prettiest last, so that it lies on top.
+      def darkest_says
+        " Evenly round the form, the darkest first: what is tied last lies on top." if darkest_first?
+      end
+
+      def sequence
+        return in_turn(colours) unless darkest_first?
+        counts = colours.tally
+        counts.keys.sort_by { [light(materials[_1]), _1] }.map { [materials[_1].name, counts[_1]] }
+      end
+
+      # How light a colour is.
+      # Source: Rec. ITU-R BT.709, the weights of luma.
+      def light(material)
+        red, green, blue = material.colour.to_s.scan(/\h\h/).first(3).map(&:hex)
+        blue ? 0.2126 * red + 0.7152 * green + 0.0722 * blue : 128.0
+      end
+
+      def check_said
+        refuse("cut", "Say how long each strip is cut, or its tails; not both.") if cut && said?(:tail)
+        if cut && cut <= bar_girth
+          refuse("cut", "Once round takes #{text(bar_girth)}: a strip of #{text(cut)} cannot be knotted round it.")
+        end
+        refuse("strips", "Say how many in all, or how many in a section; not both.") if strips && said?(:per_section)
+      end
 
       # So many strips divided among the materials by their parts: the largest remainders get the odd ones.
       def shares(total)
@@ -213,7 +277,15 @@ module Lantern
       def short_tails
         return if tail >= LEAST_TAIL
         finding(:warn, "short_tails", "Tails of #{text(tail)} cannot be held while the knot is tied: cut them longer " \
-          "and trim afterwards.", try: {"tail" => "1 1/2 in"})
+          "and trim afterwards.", try: cut ? {"cut" => text(up_to_mark(2 * LEAST_TAIL + bar_girth + take_up))} :
+            {"tail" => "1 1/2 in"})
+      end
+
+      def sparse
+        enough = (bar_run / pitch - 1e-9).ceil
+        finding(:note, "loose_knots", "#{strips} strips stand #{text(bar_run / strips)} apart; #{enough} would lie " \
+          "side by side. Ribbon stands out sideways and hides what lies between: tie five, and look.",
+          try: {"strips" => enough})
       end
 
       def shrinks
@@ -223,7 +295,8 @@ module Lantern
       end
 
       def loose
-        return if pitch * per_section * form.sections >= bar_run * 0.9
+        return if pitch * tied >= bar_run * 0.9
+        return sparse if strips
         finding(:warn, "loose_knots", "#{per_section} in a section leaves gaps: " \
           "#{((bar_run / form.sections) / pitch - 1e-9).ceil} close it.",
           try: {"per_section" => ((bar_run / form.sections) / pitch - 1e-9).ceil})

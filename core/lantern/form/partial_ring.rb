@@ -11,6 +11,9 @@ module Lantern
       sizes << Plan::Field::Number.new(:degrees, least: 0, most: 360, above: true, default: 180.0, label: "Degrees",
         help: "How much of the ring it keeps; 180 is half.")
 
+      sizes << Plan::Field::Switch.new(:already_cut, label: "Cut already",
+        help: "It lies before you, cut: nothing has to be cut from a ring.")
+
       # Less than this is a scrap, in degrees (from memory).
       SCRAP = 15
 
@@ -33,6 +36,7 @@ module Lantern
 
       # What the rest of the ring is good for.
       def findings
+        return [] if sizes[:already_cut]
         rest = 360 - sizes[:degrees]
         more = (rest / sizes[:degrees] + 1e-9).floor
         left = rest - more * sizes[:degrees]
@@ -47,8 +51,11 @@ module Lantern
           "along its middle, is #{says}.")]
       end
 
-      def preparing = ["Mark #{degrees(sizes[:degrees])} on the ring, #{text(path.edge(face / 2))} along its outside " \
+      def preparing
+        return ["Tape or sand its cut ends."] if sizes[:already_cut]
+        ["Mark #{degrees(sizes[:degrees])} on the ring, #{text(path.edge(face / 2))} along its outside " \
         "edge, and cut it there. Tape or sand the cut ends."]
+      end
 
       private
 

@@ -14,7 +14,9 @@ module Lantern
       sees_everything
 
       option :kind, :choice, label: "Kind of hanger", choices: Hangers::KINDS.transform_values(&:title),
-        default_says: "what suits the material"
+        also: {loop_behind: :ribbon_loop, joined_ends: :rope_ends}, default_says: "what suits the material"
+      option :of, :layer, where: {kind: [:rope_ends]}, label: "Ends of", default_says: "a piece of its own",
+        help: "The covering whose last row is left long, and joined."
       option :length, :length, most: 240, label: "Length", default_says: "what is usual for the kind"
       option :fitted, :choice, default: :first, label: "Fitted",
         choices: {first: "Before the covering", last: "At the end"},
@@ -35,6 +37,7 @@ module Lantern
 
       def check
         return check_frame if kind == :frame
+        check_last_row if of
         super
         if kind == :in_holes && form.closed?
           refuse("kind", "Only a form with two ends has holes for a cord in them; this one goes round.")
@@ -43,6 +46,16 @@ module Lantern
         takes = Measure::Words.list(hanger.takes, last: "or")
         refuse("kind", "#{hanger.title} takes #{takes}; #{material.name} is #{material.kind}.")
       end
+
+      # Its own, or that of the covering whose last row it is.
+      def materials = (of && super.empty?) ? [last_row&.material].compact.filter_map { @plan.material(_1) } : super
+
+      # The covering whose ends it is.
+      # @return [Plan::LayerSaid, nil]
+      def last_row = of && @plan.layers.find { _1.id == of }
+
+      # What the covering's own last row makes is made with it.
+      def fitted = of ? :last : super
 
       def hangs? = true
 
@@ -84,6 +97,7 @@ module Lantern
       end
 
       def steps
+        return [last_row_step] if of
         [step("hang", "Fit the hanger", "#{hanger.says} At #{Form::Clock.text(at)}, at the back.", minutes: 3,
           move: hanger.move, lays: :hangers, look: "Hold it up by the hanger: does it hang straight?")]
       end
@@ -98,6 +112,19 @@ module Lantern
         points = [0.0, form.half_face + reach].map { form.path.beside(along, _1) }
         [Place::Lie::Loop.new(layer: id, unit: :hangers, materials: [material], width: [length.to_f / 12, 0.3].max,
           front: [], back: [{points:}])]
+      end
+
+      def last_row_step
+        step("hang", "Join the ends of the #{last_row.kind.title.downcase} to a loop", "Leave #{text(cut / 2)} of " \
+          "each end of its last row long, at the back at #{Form::Clock.text(at)}; lay them side by side into a loop " \
+          "and bind them with a few turns of thread or wire.", minutes: 3, move: hanger.move, lays: :hangers,
+          look: "Hold it up by the loop: does it hang straight?")
+      end
+
+      def check_last_row
+        refuse("of", "There is no layer “#{of}” whose ends these could be.") unless last_row
+        refuse("of", "Only rope has ends to join; say a covering of rope.") unless materials.first&.kind == :rope
+        refuse("kind", "What is left of a covering’s last row is joined ends.") unless kind == :rope_ends
       end
 
       def check_frame

@@ -27,10 +27,10 @@ module Lantern
           holds: 3000,
           says: "Leave both ends of the rope long, lay them side by side into a loop, and bind them with a few turns " \
             "of thread or wire."),
-        # A loop of ribbon glued behind (from memory).
-        ribbon_loop: Kind.new(title: "Ribbon loop glued behind", takes: %i[ribbon fabric], length: 8r,
+        # A loop of ribbon, rope or twine glued behind (from memory).
+        ribbon_loop: Kind.new(title: "Loop glued behind", takes: %i[ribbon fabric rope], length: 8r,
           move: :loop_behind, holds: 400,
-          says: "Fold it to a loop, glue both ends flat behind, and a patch across them."),
+          says: "Fold it to a loop, glue both ends flat behind (a cord’s knot with them), and a patch across them."),
         # Pushed into an arc's two ends with glue (length from memory).
         in_holes: Kind.new(title: "Cord in holes in both ends", takes: %i[rope ribbon wire], length: 18r, holds: 800,
           move: :loop_behind,

@@ -11,7 +11,7 @@ module Lantern
     # left-over shorter than the smallest remnant counts as a scrap. `lengths` are all those that were written in
     # the document, by their place; `form` is what {Document.form_is_read_by} made of the form.
     Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials,
-      :layers, :steps, :lengths, :money, :currency, :learned, :paces) do
+      :layers, :steps, :lengths, :money, :currency, :learned, :paces, :budget) do
       # @return [String] a sum in its currency
       def money_says(amount) = Measure::Money.says(amount, currency)
 
@@ -75,6 +75,7 @@ module Lantern
             OwnStep.field,
             Terms.field,
             Field::Currency.new(:currency),
+            Field::Money.new(:budget, label: "A wreath may cost"),
             Allowances.field,
             Pace.field
           ]
@@ -116,12 +117,28 @@ module Lantern
             smallest_remnant: read[:smallest_remnant] || REMNANTS[units])
         end
 
+        # A step stands by a layer, a step of one, another step of the maker's own, or what comes before all of them.
         def refuse_steps_after_nothing(read, reading)
-          known = [*OwnStep::PLACES, *(read[:layers] || []).filter_map { _1&.id }]
+          layers = (read[:layers] || []).filter_map { _1&.id }
+          known = [*OwnStep::PLACES, *layers, *(read[:steps] || []).filter_map { _1 && _1[:id] }]
           (read[:steps] || []).each_with_index do |step, i|
-            next if step.nil? || step[:after].nil? || known.include?(step[:after])
-            reading.refuse("steps.#{i}.after",
-              "There is no layer #{reading.quote(step[:after])} for this step to come after.")
+            next if step.nil?
+            reading.refuse("steps.#{i}.after", "After is missing: say what it comes after, or before.") unless
+              step[:after] || step[:before]
+            step.slice(:after, :before).compact.each do |key, place|
+              next if known.include?(place) || layers.include?(place.split(".").first)
+              reading.refuse("steps.#{i}.#{key}",
+                "There is no layer #{reading.quote(place)} for this step to come #{key}.")
+            end
+            refuse_taking(step, "steps.#{i}.takes", read, reading)
+          end
+        end
+
+        def refuse_taking(step, at, read, reading)
+          (step[:takes] || []).each_with_index do |taken, i|
+            of = taken && (read[:materials] || []).find { _1&.id == taken[:material] } or next
+            next if of.counted? || taken[:length]
+            reading.refuse("#{at}.#{i}.length", "Say how much of #{of.name} it uses up.")
           end
         end
 

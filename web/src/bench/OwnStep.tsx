@@ -27,10 +27,13 @@ export function OwnStep({ wreath, step }: Props) {
   )
 }
 
+/** What is written of a step here; where it stands is where it is written. */
+const WRITTEN = ["title", "says", "minutes"]
+
 function Writing({ wreath, step, own, onClose }: Props & { own?: number; onClose: () => void }) {
   const { plan } = wreath
   const queries = useQueryClient()
-  const fields = useDeclarations().data?.steps.of?.fields?.filter(({ name }) => name !== "after") ?? []
+  const fields = useDeclarations().data?.steps.of?.fields?.filter(({ name }) => WRITTEN.includes(name)) ?? []
   const before = own === undefined ? { after: afterOf(step) } : (plan.steps?.[own] ?? {})
   const [draft, setDraft] = useState<Record<string, unknown>>(before)
   const keep = useMutation({

@@ -70,10 +70,13 @@ function Templates({ id }: { id: number }) {
 
 /** Steps that nobody but the maker knows of: after which layer, what, and how long. */
 function OwnSteps({ plan, problems, declarations, onChange }: StageProps) {
+  const { of, ...field } = declarations.steps
+  // Its id and what it uses up are for who writes plans by hand.
+  const fields = of?.fields?.filter(({ name }) => !["id", "takes"].includes(name))
   return (
     <div className="pt-5">
       <RecordList
-        field={declarations.steps}
+        field={of ? { ...field, of: { ...of, fields } } : field}
         place="steps"
         records={plan.steps}
         materials={[]}

@@ -7,15 +7,17 @@ module Lantern
       class Choice < Field
         # @param choices [Hash{Symbol=>String}] each word of the document, and what the screens say for it
         # @param open [Boolean] whether another word than these will do as well; it is read as it is
-        def initialize(name, choices:, open: false, **rest)
+        # @param also [Hash{Symbol=>Symbol}] other words that mean one of them
+        def initialize(name, choices:, open: false, also: {}, **rest)
           super(name, **rest)
-          @choices = choices
+          @choices, @also = choices, also
           @other = Text.new(name, most: 60, label:) if open
         end
 
         # @return [Symbol, String, nil]
         def read(value, at, reading)
-          found = value.is_a?(String) ? choices.keys.find { _1.to_s == value } : nil
+          found = value.is_a?(String) ? (choices.keys + @also.keys).find { _1.to_s == value } : nil
+          found = @also.fetch(found, found)
           return found if found
           return @other.read(value, at, reading) if @other
           reading.refuse(at, "#{label} must be #{listed}; #{reading.quote(value)} is not known.")
