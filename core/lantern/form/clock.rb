@@ -28,6 +28,15 @@ module Lantern
         closer.min_by { seen(form, _1, middle, wanted).first.round(9) }
       end
 
+      # @param along [Float] the distance along the path, of a closed one from twelve
+      # @return [Float] the hour at which that place is
+      def hour(form, along)
+        along = (along(form, 12) + along) % form.path.length if form.closed?
+        left, top, right, bottom = form.path.box
+        x, y = form.path.beside(along, 0.0)
+        ((Math.atan2(y - (top + bottom) / 2, x - (left + right) / 2) + Math::PI / 2) * 6 / Math::PI) % 12
+      end
+
       # How far off the direction a place lies, in radians, and how far out.
       def seen(form, along, middle, wanted)
         x, y = form.path.beside(along, 0.0)

@@ -68,6 +68,12 @@ module Lantern
       figure :piece_length, :length, "What is cut for one"
       figure :pitch, :length, "From one to the next", from: :spaced
 
+      # @return [Float] grams
+      def self.weight_of(options)
+        one = options[:weight] || (options[:parts] || []).sum { (_1[:weight] || 0.0) * (_1[:count] || 1) }
+        one * (options[:count] || 1)
+      end
+
       def check
         parts.each_with_index { |part, i| check_part(part, i) }
         check_beneath

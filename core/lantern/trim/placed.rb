@@ -34,8 +34,11 @@ module Lantern
         refuse("on", "What it would sit on hangs in the middle: fix it to that first, and say the hour here.")
       end
 
+      # Where a thing is that says nothing of it.
+      USUAL = 6.0
+
       # Where it is: its own hour, or that of what it sits on.
-      def at = on ? place_of(beneath) : super
+      def at = on ? hour_of(place_of(beneath)) : super
 
       # What is in the same place and not meant as a stack.
       def same_place
@@ -52,6 +55,11 @@ module Lantern
 
       # Of several that something sits on, the uppermost.
       def beneath_of(on) = Array(on).last&.then { |id| @plan.layers.find { _1.id == id } }
+
+      # What is so far along the band is at an hour too.
+      def hour_of(place)
+        place.is_a?(Hash) ? Form::Clock.hour(form, place[:along].to_f) : place || USUAL
+      end
 
       def place_of(said, deep = 0)
         below = beneath_of(said.options[:on])
