@@ -247,7 +247,7 @@ module Server
       hosts, log, app = @hosts.select { open?(_1, port) }, request_log, behind(store)
       proxies = @proxies
       Puma::Configuration.new(pool_shutdown_grace_time: TO_BREAK_OFF) do |puma|
-        hosts.each { puma.bind "tcp://#{_1.include?(":") ? "[#{_1}]" : _1}:#{port}" }
+        hosts.each { puma.bind "tcp://#{bracketed(_1)}:#{port}" }
         bind_tls(puma, hosts)
         puma.threads(*THREADS)
         several(puma, store, pool)
@@ -264,11 +264,15 @@ module Server
 
     def bind_tls(puma, hosts)
       tls = App.settings.tls or return
+      house = tls[:certificate]
       hosts.each {
-        puma.ssl_bind(_1, tls[:port], cert: tls[:certificate].certificate_path, key: tls[:certificate].key_path,
+        puma.ssl_bind(bracketed(_1), tls[:port], cert: house.certificate_path, key: house.key_path,
           no_tlsv1: true, no_tlsv1_1: true)
       }
     end
+
+    # As an address of IPv6 stands in another one.
+    def bracketed(host) = host.include?(":") ? "[#{host}]" : host
 
     # What was broken off when it stopped is nobody's fault.
     App.error(Puma::ThreadPool::ForceShutdown) { halt 503 }

@@ -14,8 +14,8 @@ module Server
     LEAST = 24_000_000
     # It is let go when less than this is left of all.
     LAST = 8_000_000
-    CHUNK = 1_000_000
-    private_constant :CHUNK
+    WRITTEN_AT_ONCE = 1_000_000
+    private_constant :WRITTEN_AT_ONCE
 
     # @param directory [String] where the database is
     # @param free [#call] bytes that can be written there
@@ -43,8 +43,8 @@ module Server
     # Bytes that no file system keeps as a hole.
     def hold
       File.open(@path, File::WRONLY | File::CREAT | File::TRUNC | File::BINARY, 0o600) do |file|
-        bytes = Random.bytes(CHUNK)
-        (HELD / CHUNK).times { file.write(bytes) }
+        bytes = Random.bytes(WRITTEN_AT_ONCE)
+        (HELD / WRITTEN_AT_ONCE).times { file.write(bytes) }
       end
     end
 

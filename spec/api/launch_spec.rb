@@ -80,7 +80,8 @@ RSpec.describe "The application as a process" do
     here = URI("http://127.0.0.1:#{open.address.port}")
     asked = ->(path) { Net::HTTP.get_response(here + "/api#{path}").then { [_1.code.to_i, JSON.parse(_1.body)] } }
     expect(asked.call("/wreaths")[0]).to eq 401
-    expect(asked.call("/account")).to eq [200, {"house" => true, "first" => true}]
+    expect(asked.call("/account")).to match [200, {"house" => true, "first" => true,
+                                                   "tls" => include("address" => %r{\Ahttps://127\.0\.0\.1:\d+\z})}]
     expect(File.stat(File.join(var, "secret")).mode & 0o777).to eq 0o600
   ensure
     open&.stop

@@ -23,6 +23,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
     sheet = ->(row) { ask(:post, "/work", ask(:get, "/wreaths/#{row["id"]}")["plan"])["cut_sheet"] }
     cut = ask(:post, "/wreaths/#{wreaths[1]["id"]}/cut", {version: 1, cut_sheet: sheet.call(wreaths[1])})
     expect(entry["material"]["on_hand"]).not_to be_empty
+    RealStore.store.uploads.keep("a-photo-of-mine", 0, picture(width: 9).split(",").last.unpack1("m"))
     {
       "/wreaths" => {plan: plan(name: "New")},
       "/materials" => {units: "in", material: cloth},
@@ -40,6 +41,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
       "/occasions/#{walk["id"]}/uncut" => {},
       "/actions/#{bought}/undo" => {},
       "/shop/prices" => {}, "/pictures" => {picture: picture},
+      "/uploads/a-photo-of-mine/picture" => {parts: 1},
       "/stash.csv" => -> { {csv: stash_csv.sub("Hemp cord", "Jute cord"), units: "in", dry: false} },
       "/bin/wreaths/#{gone[0]["id"]}" => {}, "/bin/occasions/#{gone[1]["id"]}" => {},
       "/bin/materials/#{gone[2]["id"]}" => {},
@@ -67,10 +69,11 @@ RSpec.describe "A change that is sent twice", :api, :store do
     routes = YAML.load_file(Server::App::CONTRACT)["paths"].select { |_, verbs| verbs.key?("post") }.keys
     questions = ["/work", *routes.grep(%r{\A/ask/})]
     # Everything as one file, and backups, replace everything, and do the same however often.
-    rest = %w[/archive.jsonl /backups /backups/{name}/bring-back]
+    rest = %w[/archive.jsonl /backups /backups/{name}/bring-back /uploads/{upload}/archive]
     # Who comes in and goes out has its own once (and spec/api/workshops_spec.rb).
     account = routes.grep(%r{\A/(?:account|invitations|workshops?)(?:/|\z)})
-    expect(asked.keys.map { _1.gsub(/\d+/, "{id}") }).to match_array(routes - questions - rest - account)
+    named = asked.keys.map { _1.gsub(/\d+/, "{id}").sub("a-photo-of-mine", "{upload}") }
+    expect(named).to match_array(routes - questions - rest - account)
   end
 
   it "happens again under another name, and is refused for another thing under the same" do

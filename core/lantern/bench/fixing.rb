@@ -34,7 +34,8 @@ module Lantern
           joined + layers.flat_map { |layer|
             SORTS.keys.filter_map { |sort|
               count = layer.fixings.fetch(sort, 0)
-              of((plan if layer.fixings_charged?), sort, count, layer.class.title.downcase, layer.id) if count.positive?
+              use = layer.class.called(layer.said.options)
+              of((plan if layer.fixings_charged?), sort, count, use, layer.id) if count.positive?
             }
           }
         end

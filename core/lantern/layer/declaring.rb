@@ -139,6 +139,10 @@ module Lantern
         @spread || inherited_from(:spread) || Place::Need::FIRST_SPREAD
       end
 
+      # What a layer that says this is called within a sentence.
+      # @param options [Hash] as read
+      def called(_options) = title.downcase
+
       # What the layer a plan says weighs, in grams, all of it; a layer that hangs asks for it.
       # @param options [Hash] as read
       def weight_of(_options) = 0.0

@@ -8,6 +8,9 @@ module Lantern
     #
     # @abstract a subclass says what it is called in declarations and how it reads a value
     class Field
+      # @return [String] its name, as a document has it
+      attr_reader :key
+
       attr_reader :name, :label, :help, :default, :default_says, :where
 
       # @param name [Symbol] the key in the document
@@ -21,7 +24,7 @@ module Lantern
       #   anything, or what answers that; the screens show it for those alone
       def initialize(name, label: nil, help: nil, required: false, default: nil, default_says: nil, fine: false,
         where: nil)
-        @name = name
+        @name, @key = name, name.to_s.freeze
         @label = label || name.to_s.tr("_", " ").capitalize
         @help = help
         @required = required

@@ -145,12 +145,29 @@ module Lantern
 
       # A bow that is tied round the band is on it when it is made.
       def steps
-        making = step("make", bow.round_band? ? "Tie the bow round the band at #{clock}" : "Make the bow",
-          "#{bow.says} Dovetail the ends: fold each in half lengthwise and cut away from the fold.",
+        making = step("make", tied_on? ? "Tie the bow #{where}" : "Make the bow",
+          "#{told} #{bow.says} Dovetail the ends: fold each in half lengthwise and cut away from the fold.",
           minutes: 4.0 + loops * 0.5,
           move: bow.move, lays: :bow_loops, look: "Are both sides alike, and is the good side out everywhere?")
-        bow.round_band? ? [making] : [making.with(lays: nil), fixing]
+        tied_on? ? [making] : [making.with(lays: nil), fixing]
       end
+
+      # What is cut of each ribbon, and into what it is made.
+      def told
+        return "#{stack.first.name}: #{bow.told}#{long}." if stack.uniq.one? && stack.one?
+        names = stack.tally.map { |each, times| (times > 1) ? "#{times} of #{each.name}" : each.name }
+        ribbons = Measure::Words.list(names, last: "and")
+        "#{ribbons}, each: #{bow.told}#{long}. Lay them on one another, the widest undermost."
+      end
+
+      # What it comes to, where it is one length.
+      def long
+        first, *others = bow.parts
+        ": #{text(up_to_mark(first.length))}" if others.empty? && first.count == 1
+      end
+
+      # A length in the maker's own units.
+      def measured(inches) = text(inches)
 
       # Half a stem ties a bow (common practice).
       def fixings
@@ -160,6 +177,15 @@ module Lantern
 
       def lies
         TiedBow.new(form, id:, materials: stack.uniq, at:, bow:, width: [width.to_f, 0.2].max).lies
+      end
+
+      # Whether making it ties it on.
+      def tied_on? = bow.round_band?
+
+      # Round the band at its hour, or on what it sits on.
+      def where
+        return "on the #{beneath.kind.called(beneath.options)}, through its middle" if beneath
+        tied_on? ? "round the band at #{clock}" : "at #{clock}"
       end
 
       # The hour as it is said.
@@ -205,8 +231,9 @@ module Lantern
       end
 
       def fixing
-        step("fix", "Fix the bow at #{clock}",
-          "Tie it on with a chenille stem or wire through the back; glue alone does " \
+        step("fix", "Fix the bow #{where}",
+          "#{"Its stem through the middle of what it sits on. " if beneath}Tie it on with a chenille stem or wire " \
+          "through the back; glue alone does " \
           "not hold a bow in the wind. Open the loops.", minutes: 2, move: :tie_on, lays: :bow_loops,
           look: "Does it sit at #{clock}, its tails hanging free?")
       end

@@ -59,6 +59,14 @@ module Lantern
         # @return [Array<(Float, Float)>] each tail's direction and length
         def tails = bow.tail.zero? ? [] : [[down - 0.35, bow.tail.to_f], [down + 0.35, bow.tail.to_f]]
 
+        # Its measures in the order in which they are made, for the bench.
+        # @return [String]
+        def told
+          tail = "tail #{bow.measured(bow.tail)}" unless bow.tail.zero?
+          [tail, "#{bow.loops} #{(bow.loops == 1) ? "loop" : "loops"} of #{bow.measured(bow.loop_size)} laid flat",
+            ("a loop of #{bow.measured(bow.centre_loop)} in the centre" if bow.centre_loop), tail].compact.join(", ")
+        end
+
         # How the hands go, for the bench.
         # @return [String]
         # @abstract
@@ -77,6 +85,11 @@ module Lantern
         private
 
         attr_reader :bow
+
+        # Tails that are a strip of their own.
+        def tails_told
+          bow.tail.zero? ? "" : "; a strip of #{bow.measured(2 * bow.tail)} folded in the middle for tails"
+        end
 
         def down = Math::PI / 2
 

@@ -8,8 +8,8 @@ module Lantern
     class Piece < Trimming
       TAKES = %i[ribbon fabric mesh rope tie wire piece].freeze
 
-      trimming :piece, title: "Piece", takes: TAKES, several: true,
-        summary: "A bow, a bundle, a swag, a pick, a sign: of what it is made, how, where, and what holds it."
+      trimming :piece, title: "Bow, bundle, swag or other piece", takes: TAKES, several: true,
+        summary: "Of what it is made, how, where, and what holds it."
       counts :pieces, :pieces_to_make
       hands :pinch_and_twist, :two_loops, :zigzag, :crossed, :cone, :tie_on, :tack, :bloom
       laid :tail, :loop, :tube, :ball, :sprig, :board, :panel, :cord
@@ -68,6 +68,8 @@ module Lantern
       figure :piece_length, :length, "What is cut for one"
       figure :pitch, :length, "From one to the next", from: :spaced
 
+      def self.called(options) = options[:name] || Pieces::MAKINGS.fetch(options[:making]).called
+
       # @return [Float] grams
       def self.weight_of(options)
         one = options[:weight] || (options[:parts] || []).sum { (_1[:weight] || 0.0) * (_1[:count] || 1) }
@@ -102,7 +104,7 @@ module Lantern
       def places = @places ||= Pieces::Places.new(self, form, size)
 
       # How many of it there are.
-      def pieces = places.count
+      def pieces = @pieces ||= places.count
 
       # A length in the maker's own units.
       def measured(inches, unit: true) = Measure::Length.text(inches, units: @plan.units, unit:)
@@ -113,20 +115,21 @@ module Lantern
         named.compact.uniq - materials
       end
 
-      def needs = [*of_parts, *tying, *band, *fastenings.filter_map { _1.need(pieces) }, *hung]
+      def needs = @needs ||= [*of_parts, *tying, *band, *fastenings.filter_map { _1.need(pieces) }, *hung]
 
       # Without a material it is told and listed, and charged to nothing.
       def fixings
+        return @fixings if @fixings
         given = fastenings.reject(&:material).select(&:sort)
         counted = given.reject {
           _1.with == :glue
         }.group_by(&:sort).transform_values { |same| same.sum(&:count) * pieces }
         stem = (tie_said == :stem) ? HALF * pieces : 0
-        {**counted, chenille: counted.fetch(:chenille, 0) + stem}.transform_values { Pieces::Fastening.whole(_1.to_r) }
+        @fixings = {**counted, chenille: counted.fetch(:chenille, 0) + stem}.transform_values { Pieces::Fastening.whole(_1.to_r) }
           .merge(glue:)
       end
 
-      def length = needs.select(&:cut?).sum(&:total)
+      def length = required.select(&:cut?).sum(&:total)
 
       def piece_length = parts.filter_map { |part| part.length&.*(part.count) }.sum
 
@@ -135,7 +138,7 @@ module Lantern
       def fixings_charged? = false
 
       # @return [Numeric] inches across one of them
-      def size = super || reach.ceil(2).to_r
+      def size = @size ||= super || reach.ceil(2).to_r
 
       def working
         [
@@ -163,7 +166,7 @@ module Lantern
         [*drawn.sort_by.with_index { |lie, i| [lie.is_a?(Place::Lie::Tail) ? 0 : 1, i] }, *pinch(points), *cord_lie]
       end
 
-      # What it is called: by its maker, or by how it is made.
+      # What it is called: by its maker, or by how it is made, or what it was bought as.
       def called = name || (made.made? ? made.class.called : parts.first.name)
 
       private
@@ -328,7 +331,7 @@ module Lantern
       def many = (called.match?(/[a-z]\z/) && !called.match?(/(s|x|ch)\z/)) ? "#{called}s" : called
 
       def where
-        return "on the #{beneath.options[:name] || beneath.kind.title.downcase}" if beneath
+        return "on the #{beneath.kind.called(beneath.options)}" if beneath
         places.where
       end
 

@@ -47,7 +47,8 @@ module Lantern
           each.kind.include?(Placed) && each.options[:on].nil? && near?(each.options[:at])
         }
         return if others.empty?
-        finding(:warn, "same_place", "It sits where the #{others.first.kind.title.downcase} is: move one of them, or " \
+        there = others.first.kind.called(others.first.options)
+        finding(:warn, "same_place", "It sits where the #{there} is: move one of them, or " \
           "set it on the other.", try: {"on" => others.first.id})
       end
 

@@ -35,6 +35,29 @@ RSpec.describe Lantern::Trim::Bow do
     expect(bow(kind: "shoelace")["figures"]["length"]).to be_between(10 + 12 + girth + 6, 10 + 12 + girth + 6.125)
   end
 
+  # Read aloud, every measure is in it.
+  it "tells its measures in the step that makes it, whatever its kind" do
+    says = ->(**options) {
+      work(materials: [wired, wired(id: "rust", name: "Rust tape")], layers: [layer("bow", "tape", **options)])["steps"]
+        .find { _1["id"] == "one.make" }["says"]
+    }
+    {{} => /\AMarigold tape: tail 6 in, 4 loops of 4 in laid flat, tail 6 in: 44 in\./,
+     {kind: "stacked_strips"} => /4 strips of 18 in/,
+     {kind: "layered_loops", loops: 2} => /rings laid flat of 4 in and 2 in/,
+     {kind: "folded_many"} => /8 loops of 4 in; a strip of 12 in folded in the middle/,
+     {kind: "accordion"} => /10 folds of 3 in: 60 in/,
+     {centre_loop: 2} => /a loop of 2 in in the centre, tail 6 in: 48 in/,
+     {materials: %w[rust]} => /\AMarigold tape and Rust tape, each: tail 6 in.*the widest undermost/}
+      .each { |options, told| expect([options, says.call(**options)]).to match [options, told] }
+  end
+
+  it "is fixed on the bow that it sits on, not round the band" do
+    titles = work(materials: [wired], layers: [layer("bow", "tape"), layer("bow", "tape", kind: "shoelace", on: "one")
+      .merge("id" => "top"), layer("bow", "tape", on: "one").merge("id" => "last")])["steps"].map { _1["title"] }
+    expect(titles).to include("Fix the bow at 6 o’clock", "Tie the bow on the bow, through its middle",
+      "Fix the bow on the bow, through its middle")
+  end
+
   it "cuts every ribbon of a stack, by number or by name" do
     two = [wired, wired(id: "rust", name: "Rust tape")]
     both = work(materials: two, layers: [layer("bow", "tape", materials: %w[tape rust])])["layers"][0]

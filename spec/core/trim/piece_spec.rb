@@ -182,7 +182,7 @@ RSpec.describe Lantern::Trim::Piece do
     found = worked(piece(material: "wide"), piece("beads", name: "string of beads", making: "bought", on: ["piece"],
       parts: [{material: "beads", as: "string", length: 24, woven: true}], tie: "none", fixing: [{with: "twisted"}]))
     expect(needs(found, 1)).to eq [["beads", 1, 24]]
-    expect(steps(found, "beads")[0].values_at("title", "says")).to match ["Fix the string of beads on the piece",
+    expect(steps(found, "beads")[0].values_at("title", "says")).to match ["Fix the string of beads on the bow",
       /\AThrough its loops, in and out, the ends tucked behind/]
   end
 

@@ -12,7 +12,7 @@ const USED_UP = ["glue", "tie", "wire"]
 
 /** The plan with the materials its layers and its form name, from the plan or the stash; and what its steps use up. */
 export function withMaterials(plan: Plan, known: Material[]): Plan {
-  const named = new Set(textsIn([plan.layers ?? [], plan.form.material, plan.form.before]))
+  const named = new Set(textsIn(namersOf(plan)))
   const used = plan.materials?.filter((material) => USED_UP.includes(material.kind)) ?? []
   const kept = new Set(used.map((material) => material.id))
   return { ...plan, materials: known.filter((material) => named.has(material.id) || kept.has(material.id)) }
@@ -20,7 +20,15 @@ export function withMaterials(plan: Plan, known: Material[]): Plan {
 
 /** Whether a layer or the form names a material itself. */
 export const isNamed = (plan: Plan, id: string) =>
-  textsIn([plan.layers ?? [], plan.form.material, plan.form.before]).includes(id)
+  textsIn(namersOf(plan)).includes(id)
+
+/** Whatever of a plan names materials. */
+const namersOf = (plan: Plan) => [
+  plan.layers ?? [],
+  plan.form.material,
+  plan.form.before,
+  (plan.steps ?? []).map(({ takes }) => takes),
+]
 
 /** Every text anywhere in a value. */
 function textsIn(value: unknown): string[] {
@@ -38,12 +46,14 @@ export function freshId(layers: PlanLayer[]): string {
 /** What every layer is called, as a list to choose from: "Bow", and where there are two, "Bow 2". */
 export function namesOf(layers: PlanLayer[], coverings: Covering[]): { value: string; says: string }[] {
   const titles = layers.map((layer) => {
-    const own = typeof layer.what === "string" ? layer.what : undefined
     const covering = coverings.find((each) => each.method === layer.method)
-    const word = covering?.options
-      .find((option) => option.name === "what")
-      ?.choices?.find(({ value }) => value === own)
-    return word?.says ?? own ?? covering?.title ?? layer.method
+    // What it is, or how it is made, where one method makes many things; or what its maker calls it.
+    const kind = covering?.options.find((option) => option.name === "what" || option.name === "making")
+    const said = kind && layer[kind.name]
+    const own = typeof said === "string" ? said : kind?.name === "making" ? kind.default : undefined
+    const word = kind?.choices?.find(({ value }) => value === own)
+    const name = kind?.name === "making" && typeof layer.name === "string" ? layer.name : undefined
+    return name ?? word?.says ?? (typeof own === "string" ? own : undefined) ?? covering?.title ?? layer.method
   })
   return layers.map((layer, i) => {
     const before = titles.slice(0, i).filter((title) => title === titles[i]).length
@@ -52,7 +62,10 @@ export function namesOf(layers: PlanLayer[], coverings: Covering[]): { value: st
 }
 
 /** Layers that sit on one, directly. */
-export const sittingOn = (layers: PlanLayer[], id: string) => layers.filter((layer) => layer.on === id)
+export const sittingOn = (layers: PlanLayer[], id: string) => layers.filter((layer) => uppermost(layer) === id)
+
+/** What a layer sits on; of several the uppermost. */
+const uppermost = ({ on }: PlanLayer): unknown => (Array.isArray(on) ? (on as unknown[]).at(-1) : on)
 
 /** The plan without a layer; what sat on it goes with it, or comes to where it was. */
 export function without(plan: Plan, gone: PlanLayer, sitting: "go too" | "stay"): Plan {
@@ -62,7 +75,7 @@ export function without(plan: Plan, gone: PlanLayer, sitting: "go too" | "stay")
     // Whatever sits on what goes, however high the stack.
     for (let size = 0; size !== goes.size;) {
       size = goes.size
-      layers.forEach((layer) => typeof layer.on === "string" && goes.has(layer.on) && goes.add(layer.id))
+      layers.forEach((layer) => goes.has(String(uppermost(layer))) && goes.add(layer.id))
     }
   }
   const stay = layers.filter((layer) => !goes.has(layer.id)).map((layer) => resettled(layer, gone))
@@ -73,7 +86,7 @@ export function without(plan: Plan, gone: PlanLayer, sitting: "go too" | "stay")
 
 /** What sat on a layer that is gone sits where that was: on what it sat on, or at its place. */
 function resettled(layer: PlanLayer, gone: PlanLayer): PlanLayer {
-  if (layer.on !== gone.id) return layer
+  if (uppermost(layer) !== gone.id) return layer
   const { on: _on, at: _at, ...rest } = layer
   return {
     ...rest,

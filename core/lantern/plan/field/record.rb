@@ -23,17 +23,18 @@ module Lantern
           end
           refuse_unknown(value, at, reading)
           fields.to_h do |field|
-            key = field.name.to_s
-            place = [at, key].reject(&:empty?).join(".")
-            [field.name, value.fetch(key, nil).nil? ? field.absent(place, reading) : field.read(value[key], place,
-              reading)]
+            said = value[field.key]
+            # Where nothing is said and nothing has to be, its place is nobody's business.
+            next [field.name, field.default] if said.nil? && !field.required?
+            place = at.empty? ? field.key : "#{at}.#{field.key}"
+            [field.name, said.nil? ? field.absent(place, reading) : field.read(said, place, reading)]
           end
         end
 
         private
 
         def refuse_unknown(value, at, reading)
-          names = fields.map { _1.name.to_s }
+          names = fields.map(&:key)
           (value.keys - names).each_with_index do |key, number|
             near = DidYouMean::SpellChecker.new(dictionary: names).correct(key[0, 60]).first if number < MOST_GUESSES
             reading.refuse([at, key.to_s[0, 60].scrub("?")].reject(&:empty?).join("."),

@@ -29,6 +29,11 @@ module Lantern
 
         def width = bow.loop_size.to_f
 
+        def told
+          "#{bow.loops} rings of #{bow.measured(bow.loop_size)} laid flat, a band for the middle" \
+            "#{tails_told}"
+        end
+
         def says = "Glue each strip to a ring, press it flat, glue the rings on the tails and one another, and close " \
           "the band round the middle behind."
       end

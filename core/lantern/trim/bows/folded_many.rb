@@ -14,6 +14,8 @@ module Lantern
           2 * bow.loops * bow.loop_size],
           *([["Tails, a piece of their own", "2 × #{bow.number(bow.tail)}", 2 * bow.tail]] unless bow.tail.zero?)]
 
+        def told = "folded to and fro into #{bow.loops} loops of #{bow.measured(bow.loop_size)}#{tails_told}"
+
         def says = "Fold to and fro, all loops alike, tie in the middle with the tails, and pull the loops apart one " \
           "by one."
 

@@ -23,6 +23,8 @@ module Lantern
         # A ring laid flat is as wide as its size.
         def width = bow.loop_size.to_f
 
+        def told = "rings laid flat of #{Measure::Words.list(sizes.map { bow.measured(_1) }, last: "and")}#{tails_told}"
+
         def says = "Close each strip to a ring, press it flat, and lay the smaller on the larger; a stitch or a tie " \
           "through the middle of all."
 

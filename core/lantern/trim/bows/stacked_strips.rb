@@ -20,6 +20,8 @@ module Lantern
 
         def width = 2 * quarter
 
+        def told = "#{bow.strips} strips of #{bow.measured(bow.strip_length)}"
+
         def says = "Fold each strip in half, lay one on the other a little askew, pinch them all in the middle and tie."
 
         private

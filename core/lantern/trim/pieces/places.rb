@@ -53,7 +53,7 @@ module Lantern
         # @return [Array<(Float, Float)>] the middle of each
         def points
           return [middle] * count if middle?
-          (0...count).map { |i| @form.path.beside(along(i), across(i)) }
+          @points ||= (0...count).map { |i| @form.path.beside(along(i), across(i)) }
         end
 
         # How each is turned: what lies crosswise goes along the band, everything else is upright.
