@@ -43,7 +43,7 @@ module Trial
     private
 
     def ask(seconds)
-      socket = nil
+      socket, tried = nil, 0
       ends = now + seconds
       waits = []
       while (began = now) < ends
@@ -51,8 +51,9 @@ module Trial
         socket.write(@request)
         goes_on, busy = answered(socket)
         waits << (now - began unless busy)
-        # As a screen does.
-        sleep(0.1 + 0.2 * rand) if busy
+        # As a screen does (`web/src/keep/again.ts`): a little later each time.
+        tried = busy ? tried + 1 : 0
+        sleep(0.15 * tried * (0.5 + rand)) if busy
         socket = socket.close unless goes_on
       end
       waits

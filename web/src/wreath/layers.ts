@@ -19,8 +19,7 @@ export function withMaterials(plan: Plan, known: Material[]): Plan {
 }
 
 /** Whether a layer or the form names a material itself. */
-export const isNamed = (plan: Plan, id: string) =>
-  textsIn(namersOf(plan)).includes(id)
+export const isNamed = (plan: Plan, id: string) => textsIn(namersOf(plan)).includes(id)
 
 /** Whatever of a plan names materials. */
 const namersOf = (plan: Plan) => [
