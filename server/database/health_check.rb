@@ -28,6 +28,10 @@ module Server
           before, since = there, now unless there == before
           @database.away = !there
           yield there, now - since
+        rescue => error
+          # Whatever goes wrong with what follows from it, the looking goes on.
+          warn "#{error.class}: #{error.message}"
+        ensure
           sleep EVERY
         end
       end

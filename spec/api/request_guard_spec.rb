@@ -87,7 +87,8 @@ RSpec.describe Server::RequestGuard, :api, :store do
     expect(JSON.parse(found.body)["problems"][0]["says"]).to include("disk is full")
     Server::App.set :store, RealStore.store
     says = "Trilogy::ProtocolError: 1021: Disk full (/tmp/#sql); waiting for someone to free some space"
-    expect { RealStore.store.translating_errors { raise Sequel::DatabaseError, says } }.to raise_error(Server::DatabaseErrors::Full)
+    expect { RealStore.store.translating_errors { raise Sequel::DatabaseError, says } }
+      .to raise_error(Server::DatabaseErrors::Full)
   end
 
   it "writes nothing to the log of errors for what is refused" do

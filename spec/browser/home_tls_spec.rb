@@ -37,7 +37,8 @@ RSpec.describe "A house with TLS of its own", :browser do
     name = :"device_#{trusting ? "trusting" : "strange"}"
     Capybara.register_driver(name) do |app|
       Capybara::Cuprite::Driver.new(app, window_size: [1280, 800], timeout: 300, process_timeout: 300,
-        browser_path: Chromium::PATH, browser_options: {"host-resolver-rules" => "MAP lantern.home 127.0.0.1", **Chromium::OPTIONS},
+        browser_path: Chromium::PATH,
+        browser_options: {"host-resolver-rules" => "MAP lantern.home 127.0.0.1", **Chromium::OPTIONS},
         env: {"HOME" => home})
     end
     session = Capybara::Session.new(name)

@@ -80,7 +80,8 @@ module Lantern
       def needs
         return [] if own?
         return [Place::Need.items(material: material.id, what: :hangers, count: 1)] if material.counted?
-        [pieces_of(:hangers, material: material.id, length: cut, count: 1, width: (STRIP if material.sheets?))]
+        [pieces_of(:hangers, material: material.id, length: cut, count: 1, width: (STRIP if material.sheets?),
+          own_cut: !of.nil?)]
       end
 
       def working = [line(:length, hanger.title, said?(:length) ? "as you said" : "as is usual", text(length))]

@@ -62,6 +62,8 @@ module Lantern
       option :size, :length, most: 120, label: "Across, each", default_says: "what its parts come to"
 
       include Placed
+      include Pieces::Telling
+      include Pieces::Drawing
 
       figure :pieces, :count, "Pieces to make"
       figure :length, :length, "All that is cut, end to end"
@@ -97,7 +99,7 @@ module Lantern
 
       # @return [Array<Pieces::Fastening>]
       def fastenings
-        @fastenings ||= ((said?(:fixing) && fixing.any?) ? fixing : usual_fixing)
+        @fastenings ||= ((said?(:fixing) && fixing.any?) ? fixing : made.class.fixed)
           .map { Pieces::Fastening.new(_1, _1[:material] && @plan.material(_1[:material])) }
       end
 
@@ -115,18 +117,22 @@ module Lantern
         named.compact.uniq - materials
       end
 
-      def needs = @needs ||= [*of_parts, *tying, *band, *fastenings.filter_map { _1.need(pieces) }, *hung]
+      def needs = @needs ||= [*of_making, *of_fixing]
+
+      # What the making takes up, and what the fixing on does.
+      def of_making = @of_making ||= [*of_parts, *tying, *band]
+
+      def of_fixing = @of_fixing ||= [*fastenings.filter_map { _1.need(pieces) }, *hung]
 
       # Without a material it is told and listed, and charged to nothing.
       def fixings
         return @fixings if @fixings
         given = fastenings.reject(&:material).select(&:sort)
-        counted = given.reject {
-          _1.with == :glue
-        }.group_by(&:sort).transform_values { |same| same.sum(&:count) * pieces }
+        counted = given.reject { _1.with == :glue }.group_by(&:sort)
+          .transform_values { |same| same.sum(&:count) * pieces }
         stem = (tie_said == :stem) ? HALF * pieces : 0
-        @fixings = {**counted, chenille: counted.fetch(:chenille, 0) + stem}.transform_values { Pieces::Fastening.whole(_1.to_r) }
-          .merge(glue:)
+        @fixings = {**counted, chenille: counted.fetch(:chenille, 0) + stem}
+          .transform_values { Pieces::Fastening.whole(_1.to_r) }.merge(glue:)
       end
 
       def length = required.select(&:cut?).sum(&:total)
@@ -157,15 +163,6 @@ module Lantern
 
       def findings = [*too_heavy, *soft, *crowded, *same_place]
 
-      def steps = [*(make if made.made?), *(fix unless made.round_band?)]
-
-      def lies
-        points = places.points.zip(places.turns).map { |(x, y), turned| [x, y, turned] }
-        drawn = parts.each_with_index.flat_map { |part, i| drawn_part(part, i, points) }
-        # Tails lie beneath whatever is looped over them.
-        [*drawn.sort_by.with_index { |lie, i| [lie.is_a?(Place::Lie::Tail) ? 0 : 1, i] }, *pinch(points), *cord_lie]
-      end
-
       # What it is called: by its maker, or by how it is made, or what it was bought as.
       def called = name || (made.made? ? made.class.called : parts.first.name)
 
@@ -188,13 +185,6 @@ module Lantern
       def grams = weight || parts.sum { _1.grams * _1.count }
 
       def holds = fastenings.sum(&:holds)
-
-      def usual_fixing
-        return [] if made.round_band?
-        return [{with: :tie}, *Array.new(3) { {with: :wire} }] if making == :swag
-        return [{with: :glue}] if !made.made? || making == :cone
-        [{with: :stem, count: HALF}]
-      end
 
       def of_parts
         several = parts.map(&:material).compact.uniq.size > 1
@@ -279,109 +269,6 @@ module Lantern
         refuse("at", "This form is open: nothing can hang in its middle.") if at == :middle && !form.closed?
         along = at.is_a?(Hash) && at[:along]
         refuse("at.along", "The band is #{text(form.run)} long.") if along && along > form.run
-      end
-
-      def make
-        number = pieces
-        title = (number == 1) ? "Make the #{called}" : "Make #{number} #{many}"
-        told = parts.map { |part| "#{part.says}." }
-        step("make", title, [*told, *made.hands, *tie_told, *band_told, *more_than_one].join(" "),
-          count: (number if number > 1), unit: (:pieces if number > 1), minutes: made.minutes * number,
-          move: made.class.move, lays: (:part_1_1 if made.round_band?))
-      end
-
-      def more_than_one = (pieces > 1) ? ["One first, and look at it on the form; then the rest like it."] : []
-
-      def tie_told
-        case tie_said
-        when :stem then ["Half a chenille stem under all of it at the middle, pulled tight and twisted behind."]
-        when :own then []
-        when :glue then ["Glue holds it together; press until it has set."]
-        when :none then []
-        else ["#{tie_amount} round the middle, pulled tight."]
-        end
-      end
-
-      def tie_amount
-        of = @plan.material(tie_said[:material])
-        return "#{text(tie_said[:length])} of #{of.name}" if tie_said[:length]
-        number = (tie_said[:count] || 1).to_r.round(3)
-        unit = {chenille: :stems, cable: :ties}[of.sort]
-        "#{Place::Unit.amount(number)} #{unit ? Place::Unit.fetch(unit).word(number.ceil) : of.name}"
-      end
-
-      def band_told
-        return [] unless centre_band
-        name = @plan.material(centre_band[:material]).name
-        ["Wind #{name} #{centre_band[:windings]} times round the centre, until it " \
-          "covers the front."]
-      end
-
-      def fix
-        title = (pieces == 1) ? "Fix the #{called} #{where}" : "Fix #{pieces} #{many} #{where}"
-        held = fastenings.map(&:says)
-        says = held.empty? ? "Set it in its place." : "#{Measure::Words.sentence(held.join("; then "))}."
-        step("fix", title, [*through, says, *open_loops].join(" "), count: (pieces if pieces > 1), lays: :part_1_1,
-          unit: (:pieces if pieces > 1), minutes: pieces * [fastenings.size, 1].max * 1.5,
-          move: fastenings.first&.way&.move || :tie_on)
-      end
-
-      def open_loops = (parts.any? { _1.loops || _1.is_a?(Pieces::Parts::Ring) }) ? ["Open the loops."] : []
-
-      def many = (called.match?(/[a-z]\z/) && !called.match?(/(s|x|ch)\z/)) ? "#{called}s" : called
-
-      def where
-        return "on the #{beneath.kind.called(beneath.options)}" if beneath
-        places.where
-      end
-
-      # Beads and picks on a bow are woven through it.
-      def through
-        return [] unless parts.any? { _1.is_a?(Pieces::Parts::String) && !_1.said[:laid] } && beneath
-        ["Through its loops, in and out, the ends tucked behind."]
-      end
-
-      # What is seen of a part, where that is called by another name than the part itself.
-      UNITS = {Place::Lie::Tail => :tails, Place::Lie::Loop => :bow_loops}.freeze
-      private_constant :UNITS
-
-      def drawn_part(part, number, points)
-        turn = made.crosswise? ? number * Math::PI / [parts.size, 2].max : 0.0
-        given = part.is_a?(Pieces::Parts::Item) ? part.lies(turn, swag: making == :swag) : part.lies(turn)
-        given.reject { |_, ways| ways.empty? }.map.with_index do |(kind, ways), i|
-          front = points.flat_map { |x, y, turned|
-            ways.map { |way, far| {points: shape(kind, part, x, y, way + turned, far)} }
-          }
-          kind.new(layer: id, unit: UNITS.fetch(kind, part.class.unit), key: :"part_#{number + 1}_#{i + 1}",
-            materials: [part.material].compact,
-            width: part.respond_to?(:rolled) ? part.rolled : part.wide, front:, called: (part.name if part.is_a?(Pieces::Parts::Item)))
-        end
-      end
-
-      # The points of one of a part's pieces, out from the middle of the whole.
-      def shape(kind, part, x, y, way, far)
-        tip = [x + Math.cos(way) * far, y + Math.sin(way) * far]
-        return [tip] if kind == Place::Lie::Ball
-        return [[x, y], tip] unless kind == Place::Lie::Board
-        half, high = part.size / 2.0, part.size * part.shape / 2
-        [[-half, -high], [half, -high], [half, high], [-half, high]].map { |dx, dy| [tip[0] + dx, tip[1] + dy] }
-      end
-
-      # What ties it is seen as a pinch.
-      def pinch(points)
-        return [] if !made.made? || %i[cone rosette swag].include?(making)
-        half = parts.map { |part| part.respond_to?(:rolled) ? part.rolled : [part.wide, 3.0].min }.max * 0.16
-        corners = [[-1, -1.3], [1, -1.3], [0.7, 0], [1, 1.3], [-1, 1.3], [-0.7, 0]]
-        front = points.map { |x, y, _| {points: corners.map { |dx, dy| [x + dx * half, y + dy * half] }} }
-        [Place::Lie::Panel.new(layer: id, unit: :pinches, materials: [parts.last.material].compact, width: half * 2,
-          front:)]
-      end
-
-      def cord_lie
-        return [] unless at == :middle && cord
-        of = @plan.material(cord)
-        [Place::Lie::Cord.new(layer: id, unit: :hangers, materials: [of], width: (of.diameter || of.width).to_f,
-          front: [{points: places.cord}])]
       end
 
       def too_heavy

@@ -15,14 +15,15 @@ module Server
 
           changes("/api/uploads/:upload/picture", code: 201) {
             store.uploads.open(params["upload"], sent["parts"]) do |file|
-              store.pictures.keep(asked(:safe_picture, Photo.address(file.read), "picture", sent["square"] == true))
+              store.pictures.keep(asked(:safe_picture, Photo.address(file.read(Photo::MOST + 1)), "picture", sent["square"] == true))
             end
           }
 
-          changes("/api/uploads/:upload/archive") {
-            store.uploads.open(params["upload"], sent["parts"]) { |whole|
+          # As with an archive in one piece: everything is replaced, names of requests with it.
+          post("/api/uploads/:upload/archive") {
+            JSON.generate(store.uploads.open(params["upload"], sent["parts"]) { |whole|
               Backups.open(whole) { |file| store.backups.restore(file) }
-            }
+            })
           }
         end
       end

@@ -43,7 +43,9 @@ RSpec.describe "What a plan can say" do
 
     it "is not both at once, nor a strip that does not go round" do
       {{cut: 11, tail: 3} => "cut", {cut: 4} => "cut", {strips: 30, per_section: 4} => "strips"}.each do |said, at|
-        expect { knots(**said) }.to raise_error(Lantern::Plan::Refused) { expect(_1.problems[0].at).to end_with ".#{at}" }
+        expect { knots(**said) }.to raise_error(Lantern::Plan::Refused) {
+          expect(_1.problems[0].at).to end_with ".#{at}"
+        }
       end
     end
   end

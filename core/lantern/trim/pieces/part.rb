@@ -127,6 +127,16 @@ module Lantern
         # @return [Array<(Class, Array<(Float, Float)>)>]
         def lies(_turn) = []
 
+        # The same where its parts are laid with their stems overlapped.
+        def overlapped(turn) = lies(turn)
+
+        # As wide as it is seen.
+        def seen_width = wide
+
+        # What it is called where it is pointed at, if by a name of its own.
+        # @return [String, nil]
+        def called = nil
+
         private
 
         def text(inches) = @text.call(inches)

@@ -6,7 +6,8 @@ module Lantern
       module Makings
         # Bought or found, as it is.
         class Bought < Making
-          making :bought, title: "As it is", called: "piece", usual: [{as: :item}], move: :tack, tied: :none
+          making :bought, title: "As it is", called: "piece", usual: [{as: :item}], move: :tack, tied: :none,
+            fixed: [{with: :glue}]
 
           def hands = []
 

@@ -7,7 +7,7 @@ module Lantern
         # A ribbon gathered round its own middle.
         class Rosette < Making
           making :rosette, title: "Rosette", called: "rosette", usual: [{as: :strip, length: 18}], move: :zigzag,
-            tied: :glue
+            tied: :glue, pinched: false
 
           def hands = ["Gather one long edge, wind it round its own beginning and glue turn on turn at the foot."]
         end

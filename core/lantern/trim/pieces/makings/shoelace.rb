@@ -8,7 +8,7 @@ module Lantern
         class Shoelace < Making
           making :shoelace, title: "Tied like a shoelace",
             usual: [{as: :ribbon, tail: 5, loops: 2, loop_size: 3}], move: :two_loops,
-            tied: :own
+            tied: :own, fixed: []
 
           def hands
             ["Round the band, a half knot in front, then two loops tied as on a shoe; pull the good side out."]

@@ -7,7 +7,8 @@ module Lantern
         # Stems of picks overlapped and tied.
         class Swag < Making
           making :swag, title: "Swag, stems overlapped", called: "swag", usual: [{as: :item, count: 2}], move: :tie_on,
-            tied: :none
+            tied: :none,
+            fixed: [{with: :tie}, {with: :wire, count: 3}], pinched: false, stems: true
 
           def hands
             ["Lay the first two with their stems overlapped, heads outward; the next over their stems, and so on. " \

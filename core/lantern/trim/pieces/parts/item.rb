@@ -25,13 +25,21 @@ module Lantern
 
           def name = material&.name || "something bought"
 
+          def called = name
+
           # A pick where it is much longer than wide, a board where words are on it or it has a height, else something
-          # round; in a swag a pick.
-          def lies(turn, swag: false)
-            return [[Place::Lie::Sprig, swag ? left_and_right : fan(count, turn - DOWN, long, 0.8)]] if swag || tall?
+          # round.
+          def lies(turn)
+            return [[Place::Lie::Sprig, fan(count, turn - DOWN, long, 0.8)]] if tall?
             return [[Place::Lie::Board, fan(count, turn, 0.0)]] if words || height
             apart = (count == 1) ? 0.0 : size.to_f / 2
             [[Place::Lie::Ball, (0...count).map { |i| [turn + i * 2 * Math::PI / count, apart] }]]
+          end
+
+          # Left and right in turn, overlapped in the middle, their heads drooping a little.
+          def overlapped(_turn)
+            [[Place::Lie::Sprig,
+              (0...count).map { |i| [i.even? ? Math::PI - 0.2 - i * 0.12 : 0.2 + i * 0.12, long] }]]
           end
 
           def wide = tall? ? [size.to_f, long / 2].min : size.to_f
@@ -44,11 +52,6 @@ module Lantern
           def tall? = !height.nil? && words.nil? && height > size * 3 / 2
 
           def long = (tall? ? height : size).to_f
-
-          # Overlapped in the middle, their heads drooping a little.
-          def left_and_right
-            (0...count).map { |i| [i.even? ? Math::PI - 0.2 - i * 0.12 : 0.2 + i * 0.12, long] }
-          end
         end
       end
     end

@@ -10,7 +10,7 @@ module Lantern
 
           def told = "a tube #{text(length)} long, rolled to #{text(across)} across"
 
-          def rolled = across.to_f
+          def seen_width = across.to_f
 
           def lies(turn) = [[Place::Lie::Tube, (0...count).flat_map { across_it(turn + _1 * 0.5, length.to_f) }]]
         end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    module Pieces
+      # Where the parts of a piece lie: each out from the middle of every place, tails beneath loops, a pinch over them.
+      module Drawing
+        def lies
+          points = places.points.zip(places.turns).map { |(x, y), turned| [x, y, turned] }
+          drawn = parts.each_with_index.flat_map { |part, i| drawn_part(part, i, points) }
+          # Tails lie beneath whatever is looped over them.
+          [*drawn.sort_by.with_index { |lie, i| [lie.is_a?(Place::Lie::Tail) ? 0 : 1, i] }, *pinch(points), *cord_lie]
+        end
+
+        private
+
+        # What is seen of a part, where that is called by another name than the part itself.
+        UNITS = {Place::Lie::Tail => :tails, Place::Lie::Loop => :bow_loops}.freeze
+        private_constant :UNITS
+
+        def drawn_part(part, number, points)
+          turn = made.crosswise? ? number * Math::PI / [parts.size, 2].max : 0.0
+          given = made.class.stems ? part.overlapped(turn) : part.lies(turn)
+          given.reject { |_, ways| ways.empty? }.map.with_index do |(kind, ways), i|
+            front = points.flat_map { |x, y, turned|
+              ways.map { |way, far| {points: shape(kind, part, x, y, way + turned, far)} }
+            }
+            kind.new(layer: id, unit: UNITS.fetch(kind, part.class.unit), key: :"part_#{number + 1}_#{i + 1}",
+              materials: [part.material].compact,
+              width: part.seen_width, front:, called: part.called)
+          end
+        end
+
+        # The points of one of a part's pieces, out from the middle of the whole.
+        def shape(kind, part, x, y, way, far)
+          tip = [x + Math.cos(way) * far, y + Math.sin(way) * far]
+          return [tip] if kind == Place::Lie::Ball
+          return [[x, y], tip] unless kind == Place::Lie::Board
+          half, high = part.size / 2.0, part.size * part.shape / 2
+          [[-half, -high], [half, -high], [half, high], [-half, high]].map { |dx, dy| [tip[0] + dx, tip[1] + dy] }
+        end
+
+        # What ties it is seen as a pinch.
+        def pinch(points)
+          return [] if !made.made? || !made.class.pinched
+          half = parts.map { |part| [part.seen_width, 3.0].min }.max * 0.16
+          corners = [[-1, -1.3], [1, -1.3], [0.7, 0], [1, 1.3], [-1, 1.3], [-0.7, 0]]
+          front = points.map { |x, y, _| {points: corners.map { |dx, dy| [x + dx * half, y + dy * half] }} }
+          [Place::Lie::Panel.new(layer: id, unit: :pinches, materials: [parts.last.material].compact, width: half * 2,
+            front:)]
+        end
+
+        def cord_lie
+          return [] unless at == :middle && cord
+          of = @plan.material(cord)
+          [Place::Lie::Cord.new(layer: id, unit: :hangers, materials: [of], width: (of.diameter || of.width).to_f,
+            front: [{points: places.cord}])]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Lantern
+  module Trim
+    module Pieces
+      # How a piece is told at the bench: made, part by part with its measures, and fixed on.
+      module Telling
+        def steps = [*(make if made.made?), *(fix unless made.round_band?)]
+
+        private
+
+        def make
+          number = pieces
+          title = (number == 1) ? "Make the #{called}" : "Make #{number} #{many}"
+          told = parts.map { |part| "#{part.says}." }
+          step("make", title, [*told, *made.hands, *tie_told, *band_told, *more_than_one].join(" "),
+            count: (number if number > 1), unit: (:pieces if number > 1), minutes: made.minutes * number,
+            move: made.class.move, lays: (:part_1_1 if made.round_band?), takes: of_making)
+        end
+
+        def more_than_one = (pieces > 1) ? ["One first, and look at it on the form; then the rest like it."] : []
+
+        def tie_told
+          case tie_said
+          when :stem then ["Half a chenille stem under all of it at the middle, pulled tight and twisted behind."]
+          when :own then []
+          when :glue then ["Glue holds it together; press until it has set."]
+          when :none then []
+          else ["#{tie_amount} round the middle, pulled tight."]
+          end
+        end
+
+        def tie_amount
+          of = @plan.material(tie_said[:material])
+          return "#{text(tie_said[:length])} of #{of.name}" if tie_said[:length]
+          number = (tie_said[:count] || 1).to_r.round(3)
+          unit = {chenille: :stems, cable: :ties}[of.sort]
+          "#{Place::Unit.amount(number)} #{unit ? Place::Unit.fetch(unit).word(number.ceil) : of.name}"
+        end
+
+        def band_told
+          return [] unless centre_band
+          name = @plan.material(centre_band[:material]).name
+          ["Wind #{name} #{centre_band[:windings]} times round the centre, until it " \
+            "covers the front."]
+        end
+
+        def fix
+          title = (pieces == 1) ? "Fix the #{called} #{where}" : "Fix #{pieces} #{many} #{where}"
+          held = fastenings.map(&:says)
+          says = held.empty? ? "Set it in its place." : "#{Measure::Words.sentence(held.join("; then "))}."
+          step("fix", title, [*through, says, *open_loops].join(" "), count: (pieces if pieces > 1), lays: :part_1_1,
+            unit: (:pieces if pieces > 1), minutes: pieces * [fastenings.sum { _1.count.ceil }, 1].max * 1.5,
+            move: fastenings.first&.way&.move || :tie_on, takes: of_fixing)
+        end
+
+        def open_loops = (parts.any? { _1.loops || _1.is_a?(Pieces::Parts::Ring) }) ? ["Open the loops."] : []
+
+        def many = (called.match?(/[a-z]\z/) && !called.match?(/(s|x|ch)\z/)) ? "#{called}s" : called
+
+        def where
+          return "on the #{beneath.kind.called(beneath.options)}" if beneath
+          places.where
+        end
+
+        # Beads and picks on a bow are woven through it.
+        def through
+          return [] unless parts.any? { _1.is_a?(Pieces::Parts::String) && !_1.said[:laid] } && beneath
+          ["Through its loops, in and out, the ends tucked behind."]
+        end
+      end
+    end
+  end
+end
