@@ -95,7 +95,8 @@ module Server
       def certificate_good?(wanted)
         there = OpenSSL::X509::Certificate.new(File.read(certificate_path))
         there.verify(authority.public_key) && there.check_private_key(OpenSSL::PKey.read(File.read(key_path))) &&
-          there.not_before <= @now.call && there.not_after > @now.call + RENEWED * DAY && (wanted - names_of(there)).empty?
+          there.not_before <= @now.call && there.not_after > @now.call + RENEWED * DAY &&
+          (wanted - names_of(there)).empty?
       rescue SystemCallError, OpenSSL::OpenSSLError
         false
       end

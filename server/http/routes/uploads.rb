@@ -15,7 +15,9 @@ module Server
 
           changes("/api/uploads/:upload/picture", code: 201) {
             store.uploads.open(params["upload"], sent["parts"]) do |file|
-              store.pictures.keep(asked(:safe_picture, Photo.address(file.read(Photo::MOST + 1)), "picture", sent["square"] == true))
+              # More than a photo may have is no photo, however many parts there are.
+              address = Photo.address(file.read(Photo::MOST + 1).to_s)
+              store.pictures.keep(asked(:safe_picture, address, "picture", sent["square"] == true))
             end
           }
 
