@@ -11,6 +11,9 @@ module Server
       # Seconds to wait.
       PATIENCE = 10
 
+      # @return [Integer] how many wait just now
+      attr_reader :waiting
+
       # @param app [#call]
       # @param paths [Array<String>] what is limited
       # @param at_once [Integer]

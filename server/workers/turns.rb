@@ -10,6 +10,9 @@ module Server
     # Seconds for which many are taken to be many still.
     CROWD = 1
 
+    # @return [Integer] how many ask just now
+    attr_reader :asked
+
     # @param clock [#call] seconds
     def initialize(clock: -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) })
       @clock = clock

@@ -2,6 +2,8 @@
 
 require_relative "../../server/workers/runner"
 require_relative "../../server/http/concurrency_limit"
+require_relative "../support/api"
+require_relative "../support/patience"
 
 RSpec.describe Server::Turns do
   # So many that take part at once, each until it is let go.
@@ -21,7 +23,7 @@ RSpec.describe Server::Turns do
     turns = described_class.new(clock: -> { now })
     taking(turns, 3) do |begun, free|
       expect(begun.pop).to eq :here
-      Thread.pass until begun.num_waiting.zero? && free.num_waiting == 1
+      Thread.pass until turns.asked == 3
       expect(begun).to be_empty
       expect(turns.take(aside: -> { :aside }) { :here }).to eq :aside
     end
@@ -50,7 +52,7 @@ RSpec.describe Server::HTTP::ConcurrencyLimit do
   it "lets so many in, holds so many back, and tells those beyond to come again; what is small passes all of them" do
     threads = Array.new(5) { Thread.new { ask("/plan") } }
     2.times { begun.pop }
-    Thread.pass until threads.count { _1.status == "sleep" } == 5
+    Thread.pass until limit.waiting == 3
     status, _, body = ask("/plan")
     expect([status, body.join]).to match [503, /ask again in a moment/]
     expect(ask("/small")).to eq [200, {}, ["small"]]
