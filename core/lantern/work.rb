@@ -120,6 +120,9 @@ module Lantern
         @cache.fetch(:covered, layer, bytes: :bytes.to_proc) { Draw::Covered.new(layer).settle }
     end
 
+    # @return [Float] how much of the whole front all layers hide together, 0..1
+    def covered_in_all = @covered_in_all ||= Draw::Front.new(form, layers).share
+
     # What is to be said of a layer: its own findings, and where it leaves the form bare.
     # @return [Array<Plan::Finding>]
     def findings(layer)
@@ -182,10 +185,9 @@ module Lantern
       Layer::OnEveryPart.new(band.members.map(&on))
     end
 
-    # The form itself, where the plan says which of the stash or the shop it is.
+    # The form itself, and its parts, where the plan says which of the stash or the shop they are.
     def the_form
-      id = @plan.form.sizes[:material] or return []
-      [["form", Place::Need.items(material: id, what: :forms, count: 1)]]
+      @plan.form.made_of.tally.map { |id, count| ["form", Place::Need.items(material: id, what: :forms, count:)] }
     end
 
     # The stem is part of the form: what closes the band and leaves it bare says so, once, and offers to cover it.

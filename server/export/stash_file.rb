@@ -9,7 +9,9 @@ module Server
     # `row` says which, and `id` which material it belongs to. Lengths may carry their units.
     module StashFile
       HEADS = %w[row id kind name colour texture repeat picture picture_width width diameter thickness wired sheer
-        directional notes length end_width lost_edge count price sale_price sort shop].freeze
+        directional notes length end_width lost_edge count price sale_price sort shop with sale_from sale_every].freeze
+      OFFERS = %w[width length count price sale_price sale_from sale_every shop].freeze
+      COUNTS = %w[count sale_every].freeze
       ROWS = %w[material offer piece].freeze
       LENGTHS = %w[repeat picture_width width length end_width lost_edge diameter thickness].freeze
       SWITCHES = %w[wired sheer directional].freeze
@@ -95,8 +97,7 @@ module Server
         return begin_material(line, row, materials, problems) if kind == "material"
         return problems << problem(line, "There is no material “#{id}” above this line.") unless materials[id]
         material = materials[id].last
-        (kind == "offer") ? material["offers"] << numbers(row.slice("width", "length", "count", "price",
-          "sale_price", "shop")) : material["on_hand"] << piece(row, material)
+        (kind == "offer") ? material["offers"] << numbers(row.slice(*OFFERS)) : material["on_hand"] << piece(row, material)
       end
 
       def begin_material(line, row, materials, problems)
@@ -104,7 +105,7 @@ module Server
           return problems << problem(line, "The material “#{row["id"]}” stands in this file twice.")
         end
         switches = SWITCHES.select { row[_1]&.match?(/\A(yes|true|1|x)\z/i) }.to_h { [_1, true] }
-        document = row.except("row", "length", "end_width", "count", "price", "sale_price", "shop", *SWITCHES)
+        document = row.except("row", "end_width", *(OFFERS - ["width"]), *SWITCHES)
           .merge(switches)
         materials[row["id"]] = [line, document.merge("offers" => [], "on_hand" => [])]
       end
@@ -118,8 +119,9 @@ module Server
       end
 
       # A count is a number; a price stays the text that it is.
-      def numbers(offer) = offer["count"].to_s.match?(/\A\d{1,6}\z/) ? offer.merge("count" => offer["count"].to_i) :
-        offer
+      def numbers(offer) = offer.to_h { |head, cell|
+        [head, (COUNTS.include?(head) && cell.match?(/\A\d{1,6}\z/)) ? cell.to_i : cell]
+      }
 
       def problem(line, says) = Lantern::Problem::Entry.new(at: "line #{line}", says: "Line #{line}: #{says}")
 

@@ -10,11 +10,15 @@ module Lantern
         @plan = work.plan
       end
 
-      # @return [Hash] ready for JSON: of every `layers`, by their ids, what is to be put in; the `stages` that have
-      #   nothing left to settle; and what the drawing points at (`gaps`)
+      # @return [Hash] ready for JSON: what is to be put into the `form`; of every `layers`, by their ids, what is to be
+      #   put in; the `stages` that have nothing left to settle; and what the drawing points at (`gaps`)
       def to_h
-        {"layers" => @work.layers.to_h { [_1.id, layer(_1)] }, "stages" => stages, "gaps" => gaps}
+        {"form" => form, "layers" => @work.layers.to_h { [_1.id, layer(_1)] }, "stages" => stages, "gaps" => gaps}
       end
+
+      # Of the form: the share of its whole front that all layers hide together.
+      # @return [Hash]
+      def form = {"covered" => @work.covered_in_all.round(4)}
 
       # Of one layer: how much of what it means to close is hidden, where it is bare, and all findings.
       # @param layer [Layer]

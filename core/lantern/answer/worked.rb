@@ -15,7 +15,9 @@ module Lantern
       # @return [Hash]
       def to_h
         coverage = Coverage.new(@work)
-        first.merge("layers" => @work.layers.map { layer(_1).merge(coverage.layer(_1)) }, "stages" => coverage.stages,
+        told = first
+        told.merge("form" => told["form"].merge(coverage.form),
+          "layers" => @work.layers.map { layer(_1).merge(coverage.layer(_1)) }, "stages" => coverage.stages,
           "drawing" => drawing.merge("gaps" => drawing["gaps"] + coverage.gaps))
       end
 
@@ -56,8 +58,8 @@ module Lantern
 
       # What one form costs, where the plan says which it is.
       def form_cost
-        entry = @work.bill.entries.find { _1.material.id == @plan.form.sizes[:material] }
-        entry ? {"cost" => @plan.money_text(entry.used / @plan.quantity)} : {}
+        forms = @work.bill.entries.select { @plan.form.made_of.include?(_1.material.id) }
+        forms.any? ? {"cost" => @plan.money_text(forms.sum(&:used) / @plan.quantity)} : {}
       end
 
       def course = @work.course

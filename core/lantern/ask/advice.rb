@@ -26,7 +26,8 @@ module Lantern
         # The same of a plan that is read already.
         # @param work [Work]
         def on_work(work, document, stash: [], today: nil, sale: nil)
-          new(Table.of_plan(work), stash: Stash.new(document, stash), today: day(today), sale: day(sale)).to_a
+          new(Table.of_plan(work), stash: Stash.new(document, stash), today: day(today) || work.plan.today,
+            sale: day(sale)).to_a
         end
 
         # @param document [Hash] an occasion

@@ -32,7 +32,7 @@ module Lantern
 
       # @return [Array<Place::Step>]
       def steps
-        @steps ||= with_own([prepare, *cutting, *of_layers, look]).map do |step|
+        @steps ||= Titles.new(with_own([prepare, *cutting, *of_layers, look]), @layers).apart.map do |step|
           step.with(cautions: step.cautions.select { _1.on?(@form.base) }, takes: taken(step))
         end
       end

@@ -33,20 +33,37 @@ module Lantern
 
       def packages = (area / coverage - 1e-9).ceil
 
-      def needs = [Place::Need.items(material: material.id, what: :packs, count: packages)]
+      def others = [put_on_with].compact
+
+      # The paste or glue that it is put on with.
+      # @return [Plan::Material, nil]
+      def put_on_with = material.put_on_with && @plan.material(material.put_on_with)
+
+      # A bottle of paste or tacky glue goes so far, in square inches, brushed under and over (from memory).
+      BOTTLE = 1_000.0
+
+      def bottles = (area / BOTTLE - 1e-9).ceil
+
+      def needs
+        [Place::Need.items(material: material.id, what: :packs, count: packages),
+          *(Place::Need.items(material: put_on_with.id, what: :packs, of: " to put it on with", count: bottles) if
+            put_on_with)]
+      end
 
       def length = 0.0
 
       def working
         [line(:area, "To cover", "#{coats} × girth × run", square_text(area)),
-          line(:packages, "Packs", "#{square_text(area)} ÷ #{square_text(coverage)}, rounded up", packages.to_s)]
+          line(:packages, "Packs", "#{square_text(area)} ÷ #{square_text(coverage)}, rounded up", packages.to_s),
+          *(line(:bottles, "Of #{put_on_with.name}", "#{square_text(area)} ÷ #{square_text(BOTTLE)}, rounded up, from " \
+            "memory", bottles.to_s) if put_on_with)]
       end
 
       def findings
         [*(finding(:note, "guess", "How far a pack goes is a guess: read what stands on yours.") unless said?(
           :coverage
         )),
-          *(if coats == 1 && pale? && @plan.layers.first.id == id
+          *(if coats == 1 && painted? && pale? && !white? && @plan.layers.first.id == id
               finding(:note, "white_first", "A pale coat over a dark form needs two coats, the first one white.",
                 try: {"coats" => 2})
             end)]
@@ -54,21 +71,48 @@ module Lantern
 
       # From this brightness on a colour is pale, of 255 (from memory).
       PALE = 200
+      WHITE = 235
+
+      # What is not said is taken for paint.
+      def painted? = [nil, :paint].include?(material.sort)
+
+      # White is its own first coat.
+      def white? = brightness.min > WHITE
 
       # Whether the coat is said to be pale.
       def pale?
-        return false unless material.colour
-        material.colour.delete("#").scan(/../).sum { _1.to_i(16) } / 3 > PALE
+        brightness.sum / 3 > PALE
       end
 
-      # Twenty square inches a minute, and two minutes to begin (from memory).
-      def steps = (1..coats).map { |coat|
-        step("coat#{coat}", "Coat #{coat}",
-          "Thin and even; let it dry before the next. Window open, and as the label says.",
-          lays: (:coats if coat == coats), minutes: form.area / 20 + ((coat == 1) ? 2 : 0))
-      }
+      # How the hands put it on, by its sort (common practice): title, what they do, the move, what to look at, and
+      # square inches a minute (from memory).
+      HOW = {
+        paint: ["Paint", "Brush it on thin and even, the inside edge first. Window open, and as the label says.",
+          :brush, "Does the form show through nowhere, and has no drop run?", 20],
+        paper: ["Paste on", "Pull the paper into single plies and tear it into strips a finger wide. Brush %s on the " \
+          "form, lay a strip on it, brush over it; the next one laps by half. Dry your hands before each strip.", :brush,
+          "Are all edges down, and is no wrinkle left?", 8],
+        moss: ["Press on", "Spread %s on a hand’s breadth of the form, press a tuft into it and hold; the next close " \
+          "beside it. Not hot glue: it sets before the moss lies.", :brush,
+          "Does no foam show between the tufts, and does nothing fall when you shake it?", 10]
+      }.freeze
+
+      def steps
+        title, does, move, look, pace = HOW.fetch(material.sort || :paint)
+        does = format(does, put_on_with&.name || ((material.sort == :moss) ? "tacky glue" : "paste"))
+        (1..coats).map { |coat|
+          round = (coats > 1) ? ", coat #{coat} of #{coats}" : ""
+          step("coat#{coat}", "#{title} the #{material.name}#{round}", "#{does} #{dry(coat)}", move:, look:,
+            lays: (:coats if coat == coats), minutes: form.area / pace + ((coat == 1) ? 2 : 0))
+        }
+      end
 
       def closes = form.areas
+
+      def dry(coat) = (coat < coats) ? "Let it dry before the next coat." : "Let it dry before anything goes on it."
+
+      # Red, green and blue of what is said of its colour, 0 to 255.
+      def brightness = material.colour ? material.colour.delete("#").scan(/../).map { _1.to_i(16) } : [0, 0, 0]
 
       def lies = [Place::Along.coated(form, id:, material:)]
     end

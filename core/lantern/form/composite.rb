@@ -31,6 +31,7 @@ module Lantern
           Plan::Field::Switch.new(:mirror, default: false, label: "Mirrored"),
           Plan::Field::Switch.new(:over, default: false, label: "Lies on the parts before it",
             help: "Glued on, not tied beside them."),
+          Plan::Field::Reference.new(:material, kinds: %i[form], label: "This part itself"),
           Plan::Field::Length.new(:cut_start, zero: true, most: 240, default: 0r, label: "Cut off its first end"),
           Plan::Field::Length.new(:cut_end, zero: true, most: 240, default: 0r, label: "Cut off its other end")
         ].freeze

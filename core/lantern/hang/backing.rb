@@ -15,6 +15,9 @@ module Lantern
       # A quarter of an inch smaller than the outline (common practice).
       option :margin, :length, zero: true, default: Rational(1, 4), most: 12, label: "Smaller by, all round"
 
+      option :covers, :choice, default: :band, label: "Behind",
+        choices: {band: "The band", whole: "The opening, too"}
+
       figure :pieces, :count, "Backs"
       figure :piece_length, :length, "High", from: :height
       figure :piece_width, :length, "Wide", from: :width
@@ -23,6 +26,7 @@ module Lantern
 
       def check
         super
+        refuse("covers", "A ribbon runs along the band; the whole back takes a sheet.") if whole? && ribbon?
         return if margin * 2 < form.face
         refuse("margin", "A margin of #{text(margin)} on both sides leaves nothing of a band that is " \
           "#{text(form.face)} across.")
@@ -55,7 +59,10 @@ module Lantern
 
       def ribbon? = material.kind == :ribbon
 
-      def area = 2 * reach * form.run
+      # Over the opening, too.
+      def whole? = covers == :whole && form.closed?
+
+      def area = whole? ? outline.area : 2 * reach * form.run
 
       def needs
         return [run(material: material.id, what: "back", length: form.run + 1, join: 1, least: form.run / 4)] if ribbon?
@@ -75,8 +82,12 @@ module Lantern
       end
 
       def steps
-        [step("back", "Glue the back on", "Cut it #{text(margin)} smaller than the outline all round; a paper " \
-          "template at true size is under Hang. A thin line of glue along both edges; press from the middle out. " \
+        cut = ribbon? ? "Lay it along the middle of the back, eased round the curve" :
+          "Cut it #{text(margin)} smaller than the outline all round; a paper template at true size is among the " \
+          "templates"
+        glued = whole? ? "A thin line of glue along the outside edge, then along the inside one" :
+          "A thin line of glue along both edges"
+        [step("back", "Glue the #{material.name} on the back", "#{cut}. #{glued}; press from the middle out. " \
           "Leave the hanger free.", minutes: 8, lays: :backs,
           look: "Does anything still scratch, or any wire end show?")]
       end
@@ -84,6 +95,7 @@ module Lantern
       def fixings = {glue: 2 * form.run}
 
       def lies
+        return [behind] if whole?
         points = form.path.trace(0.0, step: form.path.length / 90)
         points += [points.first] if form.closed?
         [Place::Lie::Line.new(layer: id, unit: :backs, materials: [material], width: 2 * reach, front: [],
@@ -91,8 +103,16 @@ module Lantern
       end
 
       def templates
-        [Place::Template.new(name: "back", title: "Back", says: "The felt, smaller by the margin all round.",
-          outlines: Place::Template.band(form, reach))]
+        outlines = whole? ? outline.outlines : Place::Template.band(form, reach)
+        [Place::Template.new(name: "back", title: "Back", says: "#{material.name}, smaller by the margin all round.",
+          outlines:)]
+      end
+
+      private
+
+      def behind
+        Place::Lie::Panel.new(layer: id, unit: :backs, materials: [material], width: 2 * reach, front: [],
+          back: outline.outlines.map { {points: _1} })
       end
     end
   end

@@ -11,7 +11,7 @@ module Lantern
     # left-over shorter than the smallest remnant counts as a scrap. `lengths` are all those that were written in
     # the document, by their place; `form` is what {Document.form_is_read_by} made of the form.
     Document = Value.define(:name, :units, :quantity, :sureness, :smallest_mark, :smallest_remnant, :form, :materials,
-      :layers, :steps, :lengths, :money, :currency, :learned, :paces, :budget) do
+      :layers, :steps, :lengths, :money, :currency, :learned, :paces, :budget, :today) do
       # @return [String] a sum in its currency
       def money_says(amount) = Measure::Money.says(amount, currency)
 
@@ -76,6 +76,7 @@ module Lantern
             Terms.field,
             Field::Currency.new(:currency),
             Field::Money.new(:budget, label: "A wreath may cost"),
+            Field::Day.new(:today, label: "Today", help: "For sales in sight."),
             Allowances.field,
             Pace.field
           ]
@@ -143,10 +144,12 @@ module Lantern
         end
 
         def refuse_other_than_form(read, reading)
-          id = read[:form]&.sizes&.fetch(:material, nil)
-          made = id && (read[:materials] || []).find { _1&.id == id }
-          return if made.nil? || made.kind == :form
-          reading.refuse("form.material", "#{made.name} is #{made.kind}; a form is a material of the kind “form”.")
+          said = read[:form] or return
+          said.parts.map { [_1[:at], _1[:material]] }.push(["form", said.sizes[:material]]).each do |at, id|
+            made = id && (read[:materials] || []).find { _1&.id == id }
+            next if made.nil? || made.kind == :form
+            reading.refuse("#{at}.material", "#{made.name} is #{made.kind}; a form is a material of the kind “form”.")
+          end
         end
 
         def refuse_saving_what_is_no_length(read, reading)

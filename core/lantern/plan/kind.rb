@@ -30,6 +30,12 @@ module Lantern
         Field::Money.new(:sale_price, label: "Sale price")
       ].freeze
 
+      # Sales that come round, and the first of them; {Cost::Sale} reads them.
+      SALES = [
+        Field::Day.new(:sale_from, label: "On sale from"),
+        Field::Count.new(:sale_every, most: 366, label: "And again every", help: "Days from one sale to the next.")
+      ].freeze
+
       SHOP = Field::Text.new(:shop, most: 60, label: "Shop", help: "Where it is sold, in your own words.")
 
       SOFT = [
@@ -97,7 +103,7 @@ module Lantern
           count: [Field::Count.new(:count, required: true, most: 100_000, label: "Number in a package")]
         }.fetch(sold)
         Field::List.new(:offers, label: "Offers", most: 12,
-          of: Field::Record.new(:offer, fields: size + PRICES + [SHOP], label: "An offer"))
+          of: Field::Record.new(:offer, fields: size + PRICES + SALES + [SHOP], label: "An offer"))
       end
 
       WIDTH = Field::Length.new(:width, required: true, label: "Width", help: "Edge to edge, laid flat.")
@@ -108,7 +114,14 @@ module Lantern
       # What a tie is, so that a fixing finds its material.
       SORT = Field::Choice.new(:sort, choices: {cable: "Cable ties", chenille: "Chenille stems"}, label: "Sort",
         help: "What the steps use is taken from it.")
-      private_constant :WIDTH, :THICK, :STICK, :SORT
+      # What a coat is, and what it is put on with.
+      COAT = [
+        Field::Choice.new(:sort, choices: {paint: "Paint", paper: "Pasted paper", moss: "Moss"}, label: "Sort",
+          help: "It says how the hands put it on."),
+        Field::Reference.new(:with, kinds: %i[glue coat], label: "Put on with",
+          help: "The paste or glue that it takes.")
+      ].freeze
+      private_constant :WIDTH, :THICK, :STICK, :SORT, :COAT
 
       know :ribbon, "Ribbon", sold: :length, soft: true, fields: [WIDTH]
       know :fabric, "Fabric", sold: :sheet, soft: true
@@ -118,7 +131,7 @@ module Lantern
       know :wire, "Wire", sold: :length, fields: [THICK]
       know :glue, "Glue", sold: :count, fields: [STICK]
       know :piece, "Pieces", sold: :count
-      know :coat, "Coats", sold: :count
+      know :coat, "Coats", sold: :count, fields: COAT
       know :form, "Forms", sold: :count
     end
   end

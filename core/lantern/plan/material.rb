@@ -6,7 +6,7 @@ module Lantern
     # Lengths in inches, prices exact. `kind` is the key of its {Kind}.
     Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :repeat,
       :picture, :picture_width, :wired,
-      :sheer, :directional, :lost_edge, :sort, :offers, :on_hand, :notes) do
+      :sheer, :directional, :lost_edge, :sort, :put_on_with, :offers, :on_hand, :notes) do
       # @return [Boolean] whether it is cut from a roll or package, by length
       def lengthwise? = Kind.fetch(kind).lengthwise?
 
@@ -82,7 +82,7 @@ module Lantern
           end
           read = Record.new(:material, fields: fields_for(value), label: "A material").read(value, at, reading)
           return unless read[:kind]
-          Material.new(**Material.members.to_h { [_1, nil] }, **read)
+          Material.new(**Material.members.to_h { [_1, nil] }, **read.transform_keys(with: :put_on_with))
         end
 
         # @return [Array<Field>] what a material of this kind is made of

@@ -27,7 +27,8 @@ module Lantern
 
         def named(plan, said)
           names = texts([said.material, said.materials, said.options])
-          plan.materials.select { names.include?(_1.id) }
+          named = plan.materials.select { names.include?(_1.id) }
+          plan.materials.select { |each| named.include?(each) || named.any? { _1.put_on_with == each.id } }
         end
 
         # All that may be an id, in the recipes that options hold too.

@@ -6,7 +6,7 @@ RSpec.describe Lantern::Ask::Coverage do
   def together(first, coverage)
     layers = first["layers"].map { _1.merge(coverage["layers"].fetch(_1["id"])) }
     drawing = first["drawing"].merge("gaps" => first["drawing"]["gaps"] + coverage["gaps"])
-    first.merge("layers" => layers, "stages" => coverage["stages"], "drawing" => drawing)
+    first.merge("form" => first["form"].merge(coverage["form"]), "layers" => layers, "stages" => coverage["stages"], "drawing" => drawing)
   end
 
   it "is, with what is answered first, the worked plan" do

@@ -71,6 +71,113 @@ RSpec.describe "What a plan can say" do
     expect(over.call((used - BigDecimal("0.50")).to_s("F"))).to include("at" => "budget", "says" => /over the \$/)
   end
 
+  describe "of forms and coats" do
+    let(:rings) {
+      [["big", "4.50"], ["small", "2.25"]].map { |id, price|
+        {"id" => id, "kind" => "form", "name" => "Ring, #{id}", "offers" => [{"count" => 1, "price" => price}]}
+      }
+    }
+
+    def joined(first, second) = plan(materials: [ribbon, *rings], layers: [layer("spiral_wrap", "tape")], form: {
+      "base" => "foam", "shape" => "composite", "parts" => [
+        {"shape" => "ring", "outside" => 12, "inside" => 9, "material" => first}.compact,
+        {"shape" => "ring", "outside" => 8, "inside" => 5, "over" => true, "material" => second}.compact
+      ]
+    })
+
+    it "is two forms with a price each" do
+      worked = Lantern.work(joined("big", "small"))
+      expect(worked["form"]["cost"]).to eq "6.75"
+      expect(worked["materials"].to_h { _1.values_at("id", "needed") }).to include("big" => 1, "small" => 1)
+      twice = Lantern.work(joined("small", "small"))
+      expect([twice["form"]["cost"], twice["materials"].find { _1["id"] == "small" }["needed"]]).to eq ["4.50", 2]
+      expect(problems(joined("big", "tape")).keys).to eq ["form.parts.1.material"]
+    end
+
+    def coated(sort, **more)
+      paste = {"id" => "paste", "kind" => "glue", "name" => "Paper paste", "offers" => [{"count" => 1, "price" => "3"}]}
+      coat = {"id" => "coat", "kind" => "coat", "name" => "Printed napkins", "sort" => sort,
+              "offers" => [{"count" => 1, "price" => "2"}]}.merge(more.transform_keys(&:to_s)).compact
+      work(form: foam(14, 8), materials: [coat, paste], layers: [layer("coat", "coat")])
+    end
+
+    it "is that a coat is painted, pasted or pressed, each told by its own words" do
+      told = %w[paint paper moss].to_h { |sort| [sort, coated(sort)["steps"].find { _1["layer"] == "one" }] }
+      expect(told.transform_values { _1["says"] }).to match("paint" => /Brush it on thin/, "paper" => /single plies/,
+        "moss" => /press a tuft/)
+      expect(told["moss"]["cautions"]).to eq []
+      expect(told.values.map { _1.values_at("title", "look").join }.uniq.size).to eq 3
+    end
+
+    it "is what it is put on with, listed and charged" do
+      worked = coated("paper", with: "paste")
+      expect(worked["layers"][0]["needs"].map { _1.values_at("material", "count") }).to eq [["coat", 1], ["paste", 1]]
+      expect(worked["steps"].find { _1["layer"] == "one" }["says"]).to include "Brush Paper paste on the form"
+      expect(problems(plan(materials: [{"id" => "c", "kind" => "coat", "name" => "C", "with" => "none"}])).keys)
+        .to eq ["materials.0.with"]
+    end
+
+    it "is a back over the opening, too: as large as what is inside the outline" do
+      felt = cloth(id: "felt", offers: [{"width" => 36, "length" => 36, "price" => "9.00"}])
+      back = ->(**more) { work(materials: [felt], layers: [layer("backing", "felt", **more)]) }
+      whole = back.call(covers: "whole", margin: 0.25)
+      expect(whole["layers"][0]["figures"]["area"]).to be_within(0.05).of(Math::PI / 4 * 13.5**2)
+      expect(whole["layers"][0]["needs"]).to eq back.call(margin: 0.25)["layers"][0]["needs"]
+      expect(whole["drawing"]["layers"][0]).to include("kind" => "panel", "front" => [])
+      expect(problems(plan(materials: [ribbon], layers: [layer("backing", "tape", covers: "whole")])).keys)
+        .to eq ["layers.0.covers"]
+    end
+  end
+
+  describe "of sales" do
+    let(:sold) {
+      ribbon(offers: [{"length" => "9 ft", "price" => "3.20", "sale_price" => "2.00", "sale_from" => "2027-03-01",
+                       "sale_every" => 14}])
+    }
+
+    def waiting(today, material = sold)
+      document = plan(materials: [material], layers: [layer("spiral_wrap", "tape")], today:)
+      Lantern.work(document, advice: true)["advice"].find { _1["code"] == "wait" }
+    end
+
+    it "is when an offer is cheaper: advice to wait, for one wreath" do
+      {"2027-02-25" => /1 March 2027/, "2027-03-03" => /\AOn sale now/, "2027-03-09" => /15 March 2027/}
+        .each { |today, says| expect(waiting(today)["says"]).to match(says) }
+      regular = Lantern.work(plan(materials: [sold], layers: [layer("spiral_wrap", "tape")]))["materials"][0]["buy"]
+      packages = regular.sum { _1["count"] }
+      expect(BigDecimal(waiting("2027-02-25")["saves"])).to eq packages * BigDecimal("1.20")
+    end
+
+    it "is over a week after it began, unless it comes again; and without a day nobody waits" do
+      once = sold.merge("offers" => [sold["offers"][0].except("sale_every")])
+      expect(waiting("2027-03-09", once)).to be_nil
+      expect(waiting(nil)).to be_nil
+    end
+  end
+
+  # The front of a ring is the area between its two circles; a disc of half that hides half.
+  it "is answered how much of the whole front all layers hide together" do
+    hidden = ->(*layers) { work(form: foam(14, 8), materials: [cloth, ribbon], layers:)["form"]["covered"] }
+    whole = hidden.call(layer("spiral_wrap", "tape"))
+    expect(whole).to be > 0.99
+    expect(hidden.call).to eq 0
+    half = {"id" => "one", "method" => "spiral_wrap", "material" => "tape", "from" => 12, "to" => 6}
+    expect(hidden.call(half)).to be_within(0.02).of(0.5)
+    other = half.merge("id" => "two", "from" => 6, "to" => 12)
+    expect(hidden.call(half, other)).to be > 0.98
+  end
+
+  it "is never answered by two steps of one title" do
+    bow = ->(id, material, at) { {"id" => id, "method" => "piece", "material" => material, "at" => at} }
+    titles = ->(*layers) {
+      work(materials: [ribbon, ribbon(id: "b", name: "Slate tape")], layers:)["steps"].map { _1["title"] }
+    }
+    two = titles.call(bow.call("x", "tape", 3), bow.call("y", "b", 9))
+    expect(two).to include "Make the bow, Marigold tape", "Make the bow, Slate tape"
+    same = titles.call(bow.call("x", "tape", 3), bow.call("y", "tape", 9), bow.call("z", "tape", 9))
+    expect(same.uniq.size).to eq same.size
+  end
+
   describe "of hanging" do
     it "is a loop of rope glued behind, and by either of its names" do
       %w[loop_behind ribbon_loop].each do |kind|

@@ -1,4 +1,4 @@
-import type { Declarations, Field as Declared } from "../keep/client"
+import type { Declarations, Field as Declared, Material } from "../keep/client"
 import { FieldControl } from "../pieces/FieldControl"
 import { Field } from "../pieces/Field"
 
@@ -7,6 +7,8 @@ interface Props {
   parts: Part[]
   shapes: Declarations["forms"]["shapes"]
   placing: Declared[]
+  /** What each of them may be of the stash. */
+  materials: Material[]
   control: (place: string) => {
     place: string
     value: unknown
@@ -18,7 +20,7 @@ interface Props {
 }
 
 /** The forms that are joined into one: each with its sizes and its place. */
-export function JoinedParts({ parts, shapes, placing, control, onChange }: Props) {
+export function JoinedParts({ parts, shapes, placing, materials, control, onChange }: Props) {
   const choices = shapes.filter((shape) => shape.name !== "composite" && shape.name !== "outline")
   const fieldsOf = (part: Part) =>
     shapes
@@ -55,6 +57,7 @@ export function JoinedParts({ parts, shapes, placing, control, onChange }: Props
             <FieldControl
               key={field.name}
               field={field}
+              materials={materials}
               fallback={field.default === undefined ? undefined : String(field.default)}
               {...control(`form.parts.${index}.${field.name}`)}
             />

@@ -7,6 +7,7 @@ const gap = (says: string) => ({ from: [0, 0], to: [1, 0], width: 1, says })
 
 const first = JSON.parse(
   JSON.stringify({
+    form: { run: 30 },
     layers: [
       { id: "base", findings: [finding("tight")] },
       { id: "bow", findings: [] },
@@ -17,6 +18,7 @@ const first = JSON.parse(
 ) as WorkedPlan
 
 const coverage: Coverage = {
+  form: { covered: 0.8 },
   layers: { base: { covered: 0.9, bare: [], findings: [finding("tight"), finding("bare")] } },
   stages: { form: false, cover: false, trim: true },
   gaps: [gap("bare 2 in")],
@@ -26,6 +28,7 @@ test("the second part is put in where it belongs", () => {
   const worked = followed(first, coverage, true)
   expect(worked.layers[0]).toMatchObject({ covered: 0.9, findings: [{ code: "tight" }, { code: "bare" }] })
   expect(worked.layers[1]).toEqual(first.layers[1])
+  expect(worked.form).toMatchObject({ run: 30, covered: 0.8 })
   expect(worked.stages).toEqual(coverage.stages)
   expect(worked.drawing.gaps.map(({ says }) => says)).toEqual(["gap 1 in", "bare 2 in"])
 })

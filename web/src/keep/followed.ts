@@ -11,6 +11,7 @@ export function followed(first: WorkedPlan, coverage: Coverage | undefined, fres
   if (!coverage) return first
   return {
     ...first,
+    form: { ...first.form, ...coverage.form },
     layers: first.layers.map((layer) => withCoverage(layer, coverage.layers[layer.id], fresh)),
     stages: fresh ? coverage.stages : { ...coverage.stages, ...first.stages },
     drawing: fresh ? { ...first.drawing, gaps: [...first.drawing.gaps, ...coverage.gaps] } : first.drawing,

@@ -5,7 +5,6 @@ import { MoneyTerms } from "../pieces/MoneyTerms"
 import { dayText, hoursText } from "./days"
 import { Evenings } from "./Evenings"
 import type { OccasionSaid } from "./useOccasion"
-import { Field } from "../pieces/Field"
 
 interface Props {
   said: OccasionSaid
@@ -65,31 +64,16 @@ interface SaidProps {
 }
 
 function Said({ field, value, problem, onChange }: SaidProps) {
-  if (field.kind !== "day") {
-    const fallback = field.default === undefined ? undefined : String(field.default)
-    return (
-      <FieldControl
-        field={field}
-        place={field.name}
-        value={value}
-        problem={problem}
-        fallback={fallback}
-        onChange={onChange}
-      />
-    )
-  }
+  const fallback = field.default === undefined ? undefined : String(field.default)
   return (
-    <Field label={field.label} problem={problem}>
-      {(labelled) => (
-        <input
-          {...labelled}
-          type="date"
-          className="input w-44"
-          value={String(value ?? "")}
-          onChange={(event) => onChange(event.target.value || undefined)}
-        />
-      )}
-    </Field>
+    <FieldControl
+      field={field}
+      place={field.name}
+      value={value}
+      problem={problem}
+      fallback={fallback}
+      onChange={onChange}
+    />
   )
 }
 

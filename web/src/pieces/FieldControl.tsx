@@ -89,6 +89,17 @@ function Control(props: Controlled) {
       />
     )
   }
+  if (field.kind === "day") {
+    return (
+      <input
+        {...labelled}
+        type="date"
+        className="input w-44"
+        value={text}
+        onChange={(event) => onChange(event.target.value || undefined)}
+      />
+    )
+  }
   if (field.kind === "picture") return <PictureControl id={id} value={value} onChange={onChange} />
   if (field.kind === "spot") {
     return (

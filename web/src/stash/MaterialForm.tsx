@@ -21,13 +21,15 @@ interface Props {
   stashed?: StashMaterial
   units: Units
   kinds: Declarations["materials"]
+  /** What it may be put on with. */
+  others: Material[]
   onClose: () => void
 }
 
 type Draft = Partial<Material> & Record<string, unknown>
 
 /** Adds or changes one material: what it is, how it is sold, what of it is on hand. */
-export function MaterialForm({ stashed, units, kinds, onClose }: Props) {
+export function MaterialForm({ stashed, units, kinds, others, onClose }: Props) {
   const [draft, setDraft] = useState<Draft>(stashed?.material ?? { kind: "rope", offers: [], on_hand: [] })
   const queries = useQueryClient()
   const fields = kinds.find(({ kind }) => kind === draft.kind)?.fields ?? []
@@ -71,6 +73,7 @@ export function MaterialForm({ stashed, units, kinds, onClose }: Props) {
       field={field}
       place={place}
       value={valueAt(draft, place)}
+      materials={others}
       understood={
         same(valueAt(draft, place), valueAt(stashed?.material, place)) ? stashed?.lengths[place] : undefined
       }

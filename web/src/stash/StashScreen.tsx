@@ -80,6 +80,7 @@ export function StashScreen() {
           stashed={open === "new" ? undefined : open}
           units={units}
           kinds={declarations.materials}
+          others={(stash.data ?? []).map(({ material }) => material)}
           onClose={() => setOpen(undefined)}
         />
       )}

@@ -14,6 +14,8 @@ import { Findings } from "./Findings"
 import { FormBefore } from "./FormBefore"
 import { FormStock } from "./FormStock"
 import { ofFinding } from "./judgements"
+import { knownMaterials, withMaterials } from "./layers"
+import { useStash } from "../keep/queries"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
 
@@ -28,6 +30,7 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
     (name: string) => onChange((now) => onShape(now, declarations.forms, name)),
     [declarations, onChange],
   )
+  const known = knownMaterials(plan, useStash(plan.units).data ?? [])
   const problemAt = (place: string) =>
     problems.find((problem) => problem.at === place || problem.at.startsWith(`${place}.`))?.says
   const control = (place: string) => ({
@@ -35,7 +38,11 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
     value: valueAt(plan, place),
     understood: problems.length > 0 ? undefined : worked?.lengths[place],
     problem: problems.find((problem) => problem.at === place)?.says,
-    onChange: (value: unknown) => onChange((now) => tidied(put(now, place, value))),
+    onChange: (value: unknown) =>
+      onChange((now) => {
+        const next = tidied(put(now, place, value))
+        return place.endsWith(".material") ? withMaterials(next, known) : next
+      }),
   })
   /** What a choice comes to that nobody made: pointed or rounded corners go with the base. */
   const comesTo = (field: Field) =>
@@ -88,6 +95,7 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
           }
           shapes={shapes}
           placing={placing}
+          materials={known}
           control={control}
           onChange={(parts) => onChange(put(plan, "form.parts", parts))}
         />

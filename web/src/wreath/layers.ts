@@ -13,6 +13,8 @@ const USED_UP = ["glue", "tie", "wire"]
 /** The plan with the materials its layers and its form name, from the plan or the stash; and what its steps use up. */
 export function withMaterials(plan: Plan, known: Material[]): Plan {
   const named = new Set(textsIn(namersOf(plan)))
+  // What is put on with another material brings that along.
+  known.forEach((each) => named.has(each.id) && typeof each.with === "string" && named.add(each.with))
   const used = plan.materials?.filter((material) => USED_UP.includes(material.kind)) ?? []
   const kept = new Set(used.map((material) => material.id))
   return { ...plan, materials: known.filter((material) => named.has(material.id) || kept.has(material.id)) }
@@ -25,6 +27,7 @@ export const isNamed = (plan: Plan, id: string) => textsIn(namersOf(plan)).inclu
 const namersOf = (plan: Plan) => [
   plan.layers ?? [],
   plan.form.material,
+  plan.form.parts,
   plan.form.before,
   (plan.steps ?? []).map(({ takes }) => takes),
 ]
