@@ -97,7 +97,8 @@ module Server
         return begin_material(line, row, materials, problems) if kind == "material"
         return problems << problem(line, "There is no material “#{id}” above this line.") unless materials[id]
         material = materials[id].last
-        (kind == "offer") ? material["offers"] << numbers(row.slice(*OFFERS)) : material["on_hand"] << piece(row, material)
+        return material["offers"] << numbers(row.slice(*OFFERS)) if kind == "offer"
+        material["on_hand"] << piece(row, material)
       end
 
       def begin_material(line, row, materials, problems)

@@ -28,7 +28,7 @@ module Lantern
       def of_material(title, steps)
         names = steps.map { |step| layer_of(step)&.material&.name }
         names.map { "#{title}, #{_1}" } if names.all? && names.uniq.size == names.size &&
-            names.none? { title.include?(_1) }
+          names.none? { title.include?(_1) }
       end
 
       def at_place(title, steps)

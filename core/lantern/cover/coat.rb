@@ -55,8 +55,10 @@ module Lantern
       def working
         [line(:area, "To cover", "#{coats} × girth × run", square_text(area)),
           line(:packages, "Packs", "#{square_text(area)} ÷ #{square_text(coverage)}, rounded up", packages.to_s),
-          *(line(:bottles, "Of #{put_on_with.name}", "#{square_text(area)} ÷ #{square_text(BOTTLE)}, rounded up, from " \
-            "memory", bottles.to_s) if put_on_with)]
+          *(if put_on_with
+              line(:bottles, "Of #{put_on_with.name}",
+                "#{square_text(area)} ÷ #{square_text(BOTTLE)}, rounded up, from memory", bottles.to_s)
+            end)]
       end
 
       def findings
@@ -90,8 +92,8 @@ module Lantern
         paint: ["Paint", "Brush it on thin and even, the inside edge first. Window open, and as the label says.",
           :brush, "Does the form show through nowhere, and has no drop run?", 20],
         paper: ["Paste on", "Pull the paper into single plies and tear it into strips a finger wide. Brush %s on the " \
-          "form, lay a strip on it, brush over it; the next one laps by half. Dry your hands before each strip.", :brush,
-          "Are all edges down, and is no wrinkle left?", 8],
+          "form, lay a strip on it, brush over it; the next one laps by half. Dry your hands before each strip.",
+          :brush, "Are all edges down, and is no wrinkle left?", 8],
         moss: ["Press on", "Spread %s on a hand’s breadth of the form, press a tuft into it and hold; the next close " \
           "beside it. Not hot glue: it sets before the moss lies.", :brush,
           "Does no foam show between the tufts, and does nothing fall when you shake it?", 10]

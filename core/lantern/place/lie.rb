@@ -3,7 +3,8 @@
 module Lantern
   module Place
     # How one layer's pieces lie, seen from the front and from the back. `unit` is what they are ({Unit}), `key`
-    # tells them from others of their layer, `called` what their maker calls them, an item is `{points:, colour:}`.
+    # tells them from others of their layer, `called` what their maker calls them, `words` what is written on each, an
+    # item is `{points:, colour:}`.
     #
     # One file a kind: it says what the points of an item mean and how an item looks ({Look}). What it hides and how far
     # it reaches follow from that, and so does every drawing of it.
@@ -17,7 +18,7 @@ module Lantern
     #   cord = Lie::Cord.new(layer: "base", unit: :coils, materials: [], width: 0.5, front:)
     #   cord.box            # => [-0.25, -0.25, 3.25, 0.25]
     #   cord.covers(:front).first.over?(1, 0.2)   # => true
-    Lie = Value.define(:layer, :key, :unit, :called, :materials, :width, :front, :back)
+    Lie = Value.define(:layer, :key, :unit, :called, :words, :materials, :width, :front, :back)
 
     class Lie
       KINDS = Registry.new("kind of lie")
@@ -40,9 +41,9 @@ module Lantern
 
       # @param unit [Symbol] one of {Unit}
       # @raise [Registry::Unknown]
-      def initialize(unit:, key: nil, called: nil, back: [], **rest)
+      def initialize(unit:, key: nil, called: nil, words: nil, back: [], **rest)
         unit = Unit.fetch(unit) unless unit.is_a?(Unit)
-        super(**rest, unit:, called:, key: key || unit.key, back:)
+        super(**rest, unit:, called:, words:, key: key || unit.key, back:)
       end
 
       # @return [Array<Stroke, Polygon>] what of the form an item with these points hides
@@ -81,14 +82,30 @@ module Lantern
           "layer" => layer, "key" => key.to_s, "unit" => unit.key.to_s, "what" => called || word,
           "kind" => self.class.kind.to_s,
           "materials" => materials.map(&:id), "width" => scale.number(width),
-          "front" => items(front, scale), "back" => items(back, scale)
-        }
+          "front" => items(front, scale), "back" => items(back, scale), "written" => written(scale)
+        }.compact
       end
 
       private
 
       # Behind the form alone lies what is counted there.
       def word = unit.word((front.empty? ? back : front).size)
+
+      # A letter is about so much of its size wide, and leaves so much of a board's height free (from memory).
+      # Capitals stand so much of their size above the line they are written on.
+      LETTER, FREE, STANDS = 0.72, 0.5, 0.36
+      private_constant :LETTER, :FREE, :STANDS
+
+      # What is written on each item, in the middle of it, as large as it has room for.
+      def written(scale)
+        return if words.to_s.empty?
+        front.map { |item|
+          (left, right), (top, bottom) = item[:points].transpose.map(&:minmax)
+          size = [(bottom - top) * FREE, (right - left) * 0.9 / (LETTER * words.size)].min
+          {"words" => words, "at" => scale.point([(left + right) / 2, (top + bottom) / 2 + STANDS * size]),
+           "size" => scale.number(size)}
+        }
+      end
 
       def items(list, scale)
         list.map { |item| {"points" => scale.points(item[:points]), "colour" => item[:colour] || 0} }

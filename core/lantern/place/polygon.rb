@@ -24,8 +24,8 @@ module Lantern
       # @yieldparam to [Float]
       def rows(step)
         top, bottom = corners.map(&:last).minmax
-        first = (top / step).ceil
-        count = (bottom / step).ceil - first
+        first = row_from(top, step)
+        count = row_from(bottom, step) - first
         return if count <= 0
         downs, ups = crossings(step, first, count)
         i = 0
@@ -62,6 +62,8 @@ module Lantern
           there, x, y, to_x, to_y = (by < ay) ? [downs, bx, by, ax, ay] : [ups, ax, ay, bx, by]
           slope = (to_x - x) / (to_y - y)
           row = (y / step).ceil
+          row -= 1 if (row - 1) * step >= y
+          row += 1 if row * step < y
           while (level = row * step) < to_y
             at = x + (level - y) * slope
             i = row - first
@@ -75,6 +77,15 @@ module Lantern
           bx, by = ax, ay
         end
         [downs, ups]
+      end
+
+      # The first line that is not above a level: by the line’s own level, as sides end by it too, however a quotient
+      # was rounded.
+      def row_from(level, step)
+        row = (level / step).ceil
+        row -= 1 if (row - 1) * step >= level
+        row += 1 if row * step < level
+        row
       end
 
       # From where to where more of the one have been passed than of the other.

@@ -9,20 +9,20 @@ module Lantern
         summary: "Picks, blooms, a sign, lights: at their place, fixed so that they hold."
       counts :pieces, :things
       hands :tack, :tie_on
-      laid :disc, :line, :panel, :cord
+      laid :disc, :sprig, :board, :tag, :cord
 
       spread 0.0
 
       # What can be fixed on: what it is called in the list, what it is counted as, and how it lies.
       Thing = Value.define(:title, :unit, :lie)
       THINGS = {
-        pick: Thing.new(title: "Pick", unit: :picks, lie: Place::Lie::Line),
+        pick: Thing.new(title: "Pick", unit: :picks, lie: Place::Lie::Sprig),
         bloom: Thing.new(title: "Bloom", unit: :blooms, lie: Place::Lie::Disc),
-        swag: Thing.new(title: "Swag of crossed picks", unit: :picks, lie: Place::Lie::Line),
-        sign: Thing.new(title: "Sign", unit: :signs, lie: Place::Lie::Panel),
+        swag: Thing.new(title: "Swag of crossed picks", unit: :picks, lie: Place::Lie::Sprig),
+        sign: Thing.new(title: "Sign", unit: :signs, lie: Place::Lie::Board),
         lights: Thing.new(title: "Lights on a battery", unit: :lights, lie: Place::Lie::Disc),
         overlay: Thing.new(title: "Ready-made wreath over everything", unit: :pieces, lie: Place::Lie::Disc),
-        other: Thing.new(title: "Something else", unit: :pieces, lie: Place::Lie::Disc)
+        other: Thing.new(title: "Something else", unit: :pieces, lie: Place::Lie::Tag)
       }.freeze
 
       # How it can be fixed: what that is called, what it holds in grams (all from memory: pull at it before it
@@ -142,10 +142,10 @@ module Lantern
       end
 
       def lies
-        narrow = thing.lie == Place::Lie::Line
+        narrow = thing.lie == Place::Lie::Sprig
         own = word unless THINGS.key?(what)
-        [thing.lie.new(layer: id, unit: thing.unit, called: own, materials: [material].compact,
-          width: narrow ? size.to_f / 6 : [size.to_f, 0.2].max,
+        [thing.lie.new(layer: id, unit: thing.unit, called: own, words: own, materials: [material].compact,
+          width: narrow ? size.to_f / 3 : [size.to_f, 0.2].max,
           front: places.each_with_index.map { |place, i| {points: shape(place, i)} }), *cord_lie]
       end
 
@@ -216,9 +216,9 @@ module Lantern
         when :swag
           [-1, 1].map { |end_| [x + end_ * half * (i.even? ? 1 : -1), y + end_ * half * 0.5] }
         when :pick
-          [[x, y + half * 0.6], [x + half * 0.3, y - half * 0.6]]
+          [[x, y + half * 0.9], [x + half * 0.3, y - half * 0.9]]
         else
-          [[x, y]]
+          (thing.lie == Place::Lie::Tag) ? Place::Lie::Tag.outline(x, y, size.to_f) : [[x, y]]
         end
       end
 

@@ -12,7 +12,7 @@ module Lantern
         summary: "Of what it is made, how, where, and what holds it."
       counts :pieces, :pieces_to_make
       hands :pinch_and_twist, :two_loops, :zigzag, :crossed, :cone, :tie_on, :tack, :bloom
-      laid :tail, :loop, :tube, :ball, :sprig, :board, :panel, :cord
+      laid :tail, :loop, :tube, :curl, :ball, :sprig, :board, :tag, :panel, :cord
 
       spread 0.05 # from memory
 
@@ -215,7 +215,7 @@ module Lantern
         return [] if tie_said[:length].nil? && tie_said[:count].nil? && of.kind != :wire
         length = tie_said[:length] || Pieces::Fastening::WAYS[:hairpin].length
         [Place::Need.pieces(material: of.id, what: :cords, of: " to tie with", length: up_to_mark(length),
-          count: pieces)]
+          count: pieces, width: (CLOTH if of.sheets?))]
       end
 
       # Wound so often, each time twice the width that the centre bunches to (from memory: wind one).

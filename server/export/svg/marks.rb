@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "cgi"
+
 module Server
   module Svg
     # Printed marks as elements of an SVG file.
@@ -18,6 +20,16 @@ module Server
         edge = mark.edge && %( stroke="#{INK}" stroke-opacity="0.7" stroke-width="#{at(half * mark.edge)}" ) +
           %(stroke-linejoin="round")
         %(<path d="#{made.path}" fill="#{paint}" fill-opacity="#{mark.opacity}"#{edge}/>)
+      end
+
+      # What is written on a piece, with a halo, so that it is read on any colour.
+      # @param written [Hash] as a drawing has it
+      # @return [String]
+      def words(written)
+        x, y, size = *written["at"], written["size"]
+        %(<text x="#{at(x)}" y="#{at(y)}" font-size="#{at(size)}" text-anchor="middle" ) +
+          %(font-family="sans-serif" fill="#{INK}" stroke="#ffffff" stroke-opacity="0.75" ) +
+          %(stroke-width="#{at(size * 0.12)}" paint-order="stroke">#{CGI.escapeHTML(written["words"])}</text>)
       end
 
       def line(path, mark, paint, half)

@@ -86,7 +86,7 @@ module Server
         look = look(lie)
         Lantern::Place::Look::Print.new(look, lie["width"]).of(lie["front"]) { |item, direction|
           lie["more"] ? PAINTS["accent"] : fill(lie["materials"][item], lie["width"], look, direction)
-        }.map { |made| Marks.write(made, lie["width"], PAINTS) }
+        }.map { |made| Marks.write(made, lie["width"], PAINTS) } + Array(lie["written"]).map { Marks.words(_1) }
       end
 
       # What a strip of a material is filled with that runs in a direction.

@@ -6,7 +6,8 @@ RSpec.describe Lantern::Ask::Coverage do
   def together(first, coverage)
     layers = first["layers"].map { _1.merge(coverage["layers"].fetch(_1["id"])) }
     drawing = first["drawing"].merge("gaps" => first["drawing"]["gaps"] + coverage["gaps"])
-    first.merge("form" => first["form"].merge(coverage["form"]), "layers" => layers, "stages" => coverage["stages"], "drawing" => drawing)
+    form = first["form"].merge(coverage["form"])
+    first.merge("form" => form, "layers" => layers, "stages" => coverage["stages"], "drawing" => drawing)
   end
 
   it "is, with what is answered first, the worked plan" do

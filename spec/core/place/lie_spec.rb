@@ -16,6 +16,14 @@ RSpec.describe Lantern::Place::Lie do
     expect(angles.each_cons(2).map { |a, b| (b - a) % (2 * Math::PI) }).to all(be_within(0.01).of(2 * Math::PI / 80))
   end
 
+  # Divided by its step, the corner's level comes to a whole number that it is not: both its sides would meet line 22.
+  it "reaches over as many lines as its corners lie apart, however a quotient is rounded" do
+    step, level = 0.034265716241043215, 0.7538457573029508
+    corners = [[0.0, 0.0], [1.0, level], [0.0, 2.0]]
+    rows = Lantern::Draw::Rows.of_patches([Lantern::Place::Polygon.new(corners:)], step)
+    expect(rows.area).to be_within(0.02).of(1.0)
+  end
+
   it "joins the front of a coil to its back, and that to the next coil's front" do
     coils = drawing("door-7-rope-ring")["layers"][0]
     coils["front"].zip(coils["back"]).each { |front, back| expect(front["points"][2..]).to eq back["points"][0..1] }

@@ -14,7 +14,7 @@ RSpec.describe Lantern::Place::Look do
 
   def item(kind)
     {cord: [[1.0, 2.0], [4.0, 6.0]], loop: [[0.0, 0.0], [3.0, 1.0]], tail: [[0.0, 0.0], [-1.0, 5.0]],
-     disc: [[2.0, 2.0]], ball: [[2.0, 2.0]], tube: [[0.0, 0.0], [3.0, 1.0]],
+     disc: [[2.0, 2.0]], ball: [[2.0, 2.0]], tube: [[0.0, 0.0], [3.0, 1.0]], curl: [[0.0, 0.0], [3.0, 1.0]],
      sprig: [[0.0, 0.0], [3.0, 1.0]], knot: [[0.0, 0.0], [2.0, 0.0], [0.0, 2.0]],
      line: [[0.0, 0.0], [2.0, 0.0], [4.0, 1.0]]}.fetch(kind) { [[0.0, 0.0], [2.0, 0.0], [2.0, 1.0], [0.0, 1.0]] }
   end
@@ -51,7 +51,7 @@ RSpec.describe Lantern::Place::Look do
           .buffer(patch.half, quad_segs: 30)
       }.reduce(:union)
       expect([kind, marks.difference(hidden).area / marks.area]).to match [kind, be < 0.03]
-      next if %i[loop knot disc ball tube sprig].include?(kind)
+      next if %i[loop knot disc ball tube curl sprig].include?(kind)
       expect([kind, hidden.difference(marks).area / hidden.area]).to match [kind, be < 0.01]
     end
   end

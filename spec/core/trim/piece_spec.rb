@@ -71,7 +71,7 @@ RSpec.describe Lantern::Trim::Piece do
     expect(needs(found, 1)).to eq [["thin", 1, 22]]
     expect(steps(found)[0]["says"]).to include("a strip of 14 in folded in the middle, its halves 3 in apart",
       "a ring 6 in long laid flat: 13 in", "a ring 4 1/2 in long", "not pressed flat", "long enough to tie it on")
-    expect(steps(found, "top").map { _1["title"] }).to eq ["Make the bow"]
+    expect(steps(found, "top").map { _1["title"] }).to eq ["Make the bow, Marigold tape"]
     expect(lies(found)[0]["front"][0]["points"].first(2)).to eq lies(found, "top")[0]["front"][0]["points"].first(2)
   end
 
@@ -95,7 +95,7 @@ RSpec.describe Lantern::Trim::Piece do
       parts: [{as: "curl", length: 10, width: 4}], tie: {material: "wire", length: 8}, fixing: [{with: "twisted"}]))
     expect(needs(found)).to eq [["mesh", 12, 10], ["wire", 12, 8]]
     from = lies(found).find {
-      _1["kind"] == "tube"
+      _1["kind"] == "curl"
     }["front"].map { Math.hypot(*_1["points"].first(2)) }.each_slice(2).map(&:first)
     # The band's middle is 5 1/2 in out, half of half its face on either side.
     expect(from.map { _1 < 5.5 }).to eq [true, false, false] * 4
@@ -214,5 +214,48 @@ RSpec.describe Lantern::Trim::Piece do
     expect(metric["layers"][0]).to include("at" => {"along" => 15.24}, "tie" => include("length" => 20.32))
     lengths = [inches, metric].map { Lantern.work(_1)["layers"][0]["needs"].map { |need| need["length"] } }
     expect(lengths[1]).to match(lengths[0].map { be_between(_1 * 2.54, _1 * 2.54 + 0.5) })
+  end
+
+  describe "composed at random" do
+    let(:forms) {
+      [foam(14, 8), {"base" => "wire", "outside" => 14, "inside" => 8, "ties" => 18},
+        {"base" => "foam", "shape" => "arc", "width" => 14, "face" => 3, "degrees" => 200}]
+    }
+    let(:shelf) {
+      [*stash, {"id" => "stems", "kind" => "tie", "sort" => "chenille", "name" => "Stems"},
+        {"id" => "wire", "kind" => "wire", "name" => "Wire", "diameter" => 0.03}]
+    }
+    let(:measures) { {loops: 4, folds: 5, words: "Come in", weight: "8 oz", woven: true, laid: true} }
+
+    def any_part(random)
+      kind = Lantern::Trim::Pieces::PARTS.to_h.values.sample(random:)
+      said = (kind.measures.keys + kind.optional).select { random.rand < 0.6 }
+        .to_h { |name| [name.to_s, measures.fetch(name) { [0.5, 2, 6, 12].sample(random:) }] }
+      {"as" => kind.word.to_s, "material" => shelf.sample(random:)["id"], "count" => random.rand(1..3), **said}
+    end
+
+    def any_piece(random)
+      with = Lantern::Trim::Pieces::Fastening::WAYS.keys.sample(random:).to_s
+      places = [{at: 3}, {at: "middle"}, {at: {along: 5}}, {count: 7}, {spacing: 4}, {every: 2, rail: "outer"}, {}]
+      layer("piece", shelf.sample(random:)["id"], parts: Array.new(random.rand(1..3)) { any_part(random) },
+        making: Lantern::Trim::Pieces::MAKINGS.keys.sample(random:).to_s, **places.sample(random:),
+        tie: ["own", "glue", {material: shelf.sample(random:)["id"], count: 0.5}].sample(random:),
+        fixing: [{with:, count: 0.5, material: shelf.sample(random:)["id"]}])
+    end
+
+    it "is worked whole, or refused in sentences that name a place" do
+      worked = refused = 0
+      each_random(250) do |random|
+        Lantern.work(JSON.parse(JSON.generate(plan(form: forms.sample(random:), materials: shelf,
+          layers: [any_piece(random)]))))
+        worked += 1
+      rescue Lantern::Plan::Refused => refusal
+        expect(refusal.problems.map(&:at)).to all start_with "layers.0"
+        expect(refusal.problems.map(&:says)).to all match(/\A[A-Z“].*[.!?]\z/)
+        refused += 1
+      end
+      # Neither is rare: both are tried.
+      expect([worked, refused]).to all be > 60
+    end
   end
 end

@@ -14,7 +14,10 @@ RSpec.describe Lantern::Trim::Placed do
     expect(hung["needs"].find { _1["material"] == "rope" }).to include("count" => 1, "length" => 10)
     lies = worked["drawing"]["layers"]
     # The opening is 8 in across: its top is 4 in above the middle.
-    expect(lies.find { _1["kind"] == "disc" }["front"][0]["points"]).to eq [0, -1]
+    outline = lies.find { _1["kind"] == "tag" }
+    xs, ys = outline["front"][0]["points"].each_slice(2).to_a.transpose
+    expect([xs.sum / xs.size, ys.sum / ys.size]).to match [be_within(0.01).of(0), be_within(0.01).of(-1)]
+    expect(outline["written"]).to match [include("words" => "wooden heart", "at" => [0, be_within(0.2).of(-1)])]
     expect(lies.find { _1["kind"] == "cord" }["front"][0]["points"]).to match [0, be_within(0.01).of(-4), 0, -1]
     expect(worked["steps"].find { _1["layer"] == "heart" }["title"]).to eq "Hang the wooden heart in the middle"
   end

@@ -130,6 +130,27 @@ const Laid = memo(function Laid({ id, lie, which, look, textures, looks, far }: 
         </defs>
       )}
       <Marks printed={printed} width={lie.width} />
+      {which === "front" && !far && lie.written && <Written written={lie.written} />}
     </>
   )
 })
+
+/** What is written on pieces, with a halo, so that it is read on any colour. */
+function Written({ written }: { written: NonNullable<Lie["written"]> }) {
+  return written.map(({ words, at, size }, i) => (
+    <text
+      key={i}
+      x={at[0]}
+      y={at[1]}
+      fontSize={size}
+      textAnchor="middle"
+      fill="var(--ink)"
+      stroke="white"
+      strokeOpacity={0.75}
+      strokeWidth={size * 0.12}
+      paintOrder="stroke"
+    >
+      {words}
+    </text>
+  ))
+}

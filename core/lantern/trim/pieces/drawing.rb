@@ -27,7 +27,7 @@ module Lantern
             }
             kind.new(layer: id, unit: UNITS.fetch(kind, part.class.unit), key: :"part_#{number + 1}_#{i + 1}",
               materials: [part.material].compact,
-              width: part.seen_width, front:, called: part.called)
+              width: part.seen_width, front:, called: part.called, words: part.written)
           end
         end
 
@@ -35,6 +35,7 @@ module Lantern
         def shape(kind, part, x, y, way, far)
           tip = [x + Math.cos(way) * far, y + Math.sin(way) * far]
           return [tip] if kind == Place::Lie::Ball
+          return Place::Lie::Tag.outline(*tip, part.size.to_f, part.height&.to_f) if kind == Place::Lie::Tag
           return [[x, y], tip] unless kind == Place::Lie::Board
           half, high = part.size / 2.0, part.size * part.shape / 2
           [[-half, -high], [half, -high], [half, high], [-half, high]].map { |dx, dy| [tip[0] + dx, tip[1] + dy] }

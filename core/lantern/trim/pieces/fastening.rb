@@ -75,7 +75,8 @@ module Lantern
           return unless material && way.unit
           named = {material: material.id, what: way.unit, of: " to fix with"}
           return Place::Need.items(**named, count: Fastening.whole(count * pieces)) if material.counted?
-          Place::Need.pieces(**named, length: way.length, count: (count * pieces).ceil)
+          Place::Need.pieces(**named, length: way.length, count: (count * pieces).ceil,
+            width: (Piece::CLOTH if material.sheets?))
         end
 
         # @return [String] as in "2 cable ties round it and the form"

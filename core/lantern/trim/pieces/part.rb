@@ -130,8 +130,16 @@ module Lantern
         # The same where its parts are laid with their stems overlapped.
         def overlapped(turn) = lies(turn)
 
+        # What is written on it where it is drawn.
+        # @return [String, nil]
+        def written = nil
+
         # As wide as it is seen.
         def seen_width = wide
+
+        # What one of it is called, by what it is made of.
+        # @return [String]
+        def name = material&.name || self.class.title.downcase
 
         # What it is called where it is pointed at, if by a name of its own.
         # @return [String, nil]

@@ -14,7 +14,7 @@ module Lantern
           def told = "a curl #{text(length)} long#{", #{text(width)} wide" if width}"
 
           def lies(turn)
-            [[Place::Lie::Tube, (0...count).flat_map { across_it(turn + _1 * 0.6, length.to_f * DRAWN_IN) }]]
+            [[Place::Lie::Curl, (0...count).flat_map { across_it(turn + _1 * 0.6, length.to_f * DRAWN_IN) }]]
           end
         end
       end

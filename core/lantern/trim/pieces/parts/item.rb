@@ -27,14 +27,21 @@ module Lantern
 
           def called = name
 
-          # A pick where it is much longer than wide, a board where words are on it or it has a height, else something
-          # round.
+          # What it is called tells how it looks (common words of the trade): a sprig, a ball. Nothing is drawn as what
+          # it is not: everything else is its outline with its name on it.
+          SPRIG = /\b(?:pick|sprig|spray|branch|stem|fern|leaf|leaves|green|eucalyptus|grass|twig)(?:e?s)?\b/i
+          BALL = /\b(?:ball|bauble|ornament|bell|pompom|berry|berrie)s?\b/i
+
           def lies(turn)
-            return [[Place::Lie::Sprig, fan(count, turn - DOWN, long, 0.8)]] if tall?
-            return [[Place::Lie::Board, fan(count, turn, 0.0)]] if words || height
+            return [[Place::Lie::Board, fan(count, turn, 0.0)]] if words
+            return [[Place::Lie::Sprig, fan(count, turn - DOWN, long, 0.8)]] if sprig?
             apart = (count == 1) ? 0.0 : size.to_f / 2
-            [[Place::Lie::Ball, (0...count).map { |i| [turn + i * 2 * Math::PI / count, apart] }]]
+            [[ball? ? Place::Lie::Ball : Place::Lie::Tag,
+              (0...count).map { |i| [turn + i * 2 * Math::PI / count, apart] }]]
           end
+
+          # What is written on it where it is drawn.
+          def written = words || (name unless sprig? || ball?)
 
           # Left and right in turn, overlapped in the middle, their heads drooping a little.
           def overlapped(_turn)
@@ -42,16 +49,18 @@ module Lantern
               (0...count).map { |i| [i.even? ? Math::PI - 0.2 - i * 0.12 : 0.2 + i * 0.12, long] }]]
           end
 
-          def wide = tall? ? [size.to_f, long / 2].min : size.to_f
+          def wide = sprig? ? [size.to_f, long / 2].min : size.to_f
 
           # Of a board, as a share of its width.
           def shape = (height || size * 2/5r).fdiv(size)
 
           private
 
-          def tall? = !height.nil? && words.nil? && height > size * 3 / 2
+          def sprig? = name.match?(SPRIG)
 
-          def long = (tall? ? height : size).to_f
+          def ball? = name.match?(BALL) && !height
+
+          def long = (height || size).to_f
         end
       end
     end
