@@ -59,7 +59,7 @@ module Lantern
 
       # @return [String] "2 ties", "1/2 chenille stem"
       def says
-        "#{Place::Unit.amount(count)} #{unit.word((count <= 1) ? 1 : 2)}"
+        unit.amount_says(count)
       end
 
       # @return [Hash] ready for JSON

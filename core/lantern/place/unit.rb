@@ -19,6 +19,16 @@ module Lantern
         # @raise [Registry::Unknown]
         def fetch(key) = ALL.fetch(key)
 
+        # So many of something, with its word: "half a chenille stem", "1 1/2 stems", "2 ties".
+        # @param number [Numeric]
+        # @param one [String] what one is called
+        # @param many [String] what several are called
+        # @return [String]
+        def so_many(number, one, many)
+          return "half a #{one}" if number.to_r == 1/2r
+          "#{amount(number)} #{(number <= 1) ? one : many}"
+        end
+
         # A number that may have a part: "2", "1/2", "1 1/2".
         # @param number [Numeric]
         # @return [String]
@@ -30,6 +40,9 @@ module Lantern
 
       # @return [String] the number with its word
       def says(number) = Measure::Words.count(number, one, many)
+
+      # @return [String] a number that may have a part, with its word
+      def amount_says(number) = Unit.so_many(number, one, many)
 
       # @return [String] the word alone
       def word(number) = (number == 1) ? one : many

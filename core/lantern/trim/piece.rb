@@ -56,7 +56,9 @@ module Lantern
       option :on, :one_or_several, fine: true, label: "On another thing", default_says: "on the form itself",
         of: Plan::Field::LayerId.new(:on, label: "On another thing")
       option :on_at, :choice, open: true, fine: true, default: :centre, label: "Where on it",
-        choices: {centre: "Its centre"}
+        choices: {centre: "Its centre", **Pieces::Places::CORNERS.to_h { |corner, _|
+          [corner, "Its #{corner.to_s.tr("_", " ")} corner"]
+        }}
       option :fixing, :list, most: 8, label: "Fixed with", default_says: "what is usual", of: Pieces::Fastening.field
       option :weight, :weight, label: "Weighs, each", help: "250 g or 8 oz; a kitchen scale says."
       option :size, :length, most: 120, label: "Across, each", default_says: "what its parts come to"
@@ -161,7 +163,7 @@ module Lantern
         ]
       end
 
-      def findings = [*too_heavy, *soft, *crowded, *same_place]
+      def findings = [*too_heavy, *soft, *crowded, *same_place, *no_ties]
 
       # What it is called: by its maker, or by how it is made, or what it was bought as.
       def called = name || (made.made? ? made.class.called : parts.first.name)
@@ -275,6 +277,12 @@ module Lantern
         return if grams.zero? || grams <= holds || fastenings.empty?
         finding(:warn, "too_heavy", "The #{called} weighs #{grams.round} g; what it is fixed with holds about " \
           "#{holds.round} g.", try: {"fixing" => [{"with" => "wire"}, {"with" => "wire"}]})
+      end
+
+      def no_ties
+        return if form.ties || fastenings.none? { _1.with == :twisted }
+        finding(:warn, "no_ties", "This form has no ties of its own to twist: say on the form how many a rail " \
+          "has, or fix it with something else.", try: {"fixing" => [{"with" => "stem"}]})
       end
 
       # Ribbon without wire holds only small loops (from memory).

@@ -41,6 +41,6 @@ RSpec.describe Lantern::Bench::Taken do
   it "says half a stem where a bow is fixed" do
     stems = {"id" => "stems", "kind" => "tie", "sort" => "chenille", "name" => "Stems", "on_hand" => [5]}
     worked = work(materials: [ribbon, stems], layers: [layer("bow", "tape")])
-    expect(says(worked, "one.fix")).to eq [["Stems", "1/2 chenille stem"]]
+    expect(says(worked, "one.fix")).to eq [["Stems", "half a chenille stem"]]
   end
 end

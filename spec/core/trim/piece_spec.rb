@@ -48,7 +48,7 @@ RSpec.describe Lantern::Trim::Piece do
     expect(make["says"]).to match(/Indigo ribbon: tail 8 in, 4 loops of 5 in laid flat, tail 8 in: 56 in, a V cut in/)
     expect(make["says"]).to match(/Rust ribbon: tail 7 in.*Marigold tape: tail 6 in.*loop of 1 1\/2 in/)
     expect(make["says"]).to include("Indigo ribbon undermost, then Rust ribbon", "half a twist",
-      "1/2 chenille stem round")
+      "Half a chenille stem round")
     expect([make["title"], fix["title"]]).to eq ["Make the bow", "Fix the bow at 6 o’clock"]
     # Every layer shows: each loop reaches less far than those beneath it.
     reach = lies(found).select { _1["kind"] == "loop" }.first(3).map { |lie|
@@ -214,6 +214,24 @@ RSpec.describe Lantern::Trim::Piece do
     expect(metric["layers"][0]).to include("at" => {"along" => 15.24}, "tie" => include("length" => 20.32))
     lengths = [inches, metric].map { Lantern.work(_1)["layers"][0]["needs"].map { |need| need["length"] } }
     expect(lengths[1]).to match(lengths[0].map { be_between(_1 * 2.54, _1 * 2.54 + 0.5) })
+  end
+
+  it "sits on a corner of another, and is told so" do
+    sign = piece("sign", making: "bought", at: 6, parts: [{as: "item", material: "figure", size: 6, height: 3,
+                                                           words: "Come in"}])
+    found = worked(sign, piece("top", material: "thin", on: "sign", on_at: "top_left"))
+    # The middle of the band at six is 5 1/2 in below the middle; the corner 3 in to the left of it, 1 1/2 in up.
+    expect(lies(found, "top").first["front"][0]["points"].first(2))
+      .to match [be_within(0.01).of(-3), be_within(0.01).of(4)]
+    expect(steps(found, "top").last["title"]).to match(/on the top left of the Felt fox\z/)
+  end
+
+  it "is not twisted into ties that a form has not" do
+    tied = piece(material: "thin", fixing: [{with: "twisted"}])
+    codes = ->(found) { found["layers"][0]["findings"].map { _1["code"] } }
+    expect(codes.call(worked(tied))).not_to include "no_ties"
+    bare = document(tied).tap { _1["form"].delete("ties") }
+    expect(codes.call(Lantern.work(bare))).to include "no_ties"
   end
 
   describe "composed at random" do

@@ -81,7 +81,7 @@ module Lantern
 
         # @return [String] as in "2 cable ties round it and the form"
         def says
-          format(way.says, "#{Place::Unit.amount(count)} #{Place::Unit.fetch(way.unit || :wires).word(count.ceil)}")
+          format(way.says, Place::Unit.fetch(way.unit || :wires).amount_says(count))
         end
       end
     end

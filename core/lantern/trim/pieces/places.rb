@@ -9,6 +9,9 @@ module Lantern
         # Side by side, so much of their own size apart (from memory).
         BESIDE = 1.05
 
+        # Which way the corners are of what it sits on: right, and down.
+        CORNERS = {top_left: [-1, -1], top_right: [1, -1], bottom_left: [-1, 1], bottom_right: [1, 1]}.freeze
+
         # @param piece [Piece] whose options say it
         # @param form [Form::Band]
         # @param size [Numeric] across one of them
@@ -53,7 +56,8 @@ module Lantern
         # @return [Array<(Float, Float)>] the middle of each
         def points
           return [middle] * count if middle?
-          @points ||= (0...count).map { |i| @form.path.beside(along(i), across(i)) }
+          right, down = off
+          @points ||= (0...count).map { |i| @form.path.beside(along(i), across(i)).zip([right, down]).map(&:sum) }
         end
 
         # How each is turned: what lies crosswise goes along the band, everything else is upright.
@@ -73,6 +77,15 @@ module Lantern
         end
 
         private
+
+        # How far from the centre of what it sits on: half as wide and half as high as that is.
+        def off
+          ways = @piece.beneath && CORNERS[@piece.on_at] or return [0.0, 0.0]
+          said = [@piece.beneath.options, *@piece.beneath.options[:parts]].find { _1[:size] } || {}
+          wide = (said[:size] || @size).to_f
+          ways.zip([wide, (said[:height] || wide * (said[:words] ? Parts::Item::BOARD : 1)).to_f])
+            .map { |way, whole| way * whole / 2 }
+        end
 
         def middle? = @piece.at == :middle
 

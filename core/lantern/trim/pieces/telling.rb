@@ -35,7 +35,8 @@ module Lantern
           return "#{text(tie_said[:length])} of #{of.name}" if tie_said[:length]
           number = (tie_said[:count] || 1).to_r.round(3)
           unit = {chenille: :stems, cable: :ties}[of.sort]
-          "#{Place::Unit.amount(number)} #{unit ? Place::Unit.fetch(unit).word(number.ceil) : of.name}"
+          said = unit ? Place::Unit.fetch(unit).amount_says(number) : Place::Unit.so_many(number, of.name, of.name)
+          Measure::Words.sentence(said)
         end
 
         def band_told
@@ -59,8 +60,15 @@ module Lantern
         def many = (called.match?(/[a-z]\z/) && !called.match?(/(s|x|ch)\z/)) ? "#{called}s" : called
 
         def where
-          return "on the #{beneath.kind.called(beneath.options)}" if beneath
+          return "on #{"the #{on_at.to_s.tr("_", " ")} of " unless on_at == :centre}#{beneath_called}" if beneath
           places.where
+        end
+
+        # What was bought is called by its name.
+        def beneath_called
+          said = beneath.options
+          bought = said[:making] == :bought && !said[:name] && (said.dig(:parts, 0, :material) || beneath.material)
+          "the #{(bought && @plan.material(bought)&.name) || beneath.kind.called(said)}"
         end
 
         # Beads and picks on a bow are woven through it.

@@ -9,6 +9,8 @@ module Lantern
           part :item, title: "Bought or found, as it is", unit: :things, measures: {},
             optional: %i[size height weight words]
 
+          # A board is so high for its width, where its height is not said (from memory).
+          BOARD = 2/5r
           # Across, where nothing is said (from memory).
           USUAL = 3r
 
@@ -52,7 +54,7 @@ module Lantern
           def wide = sprig? ? [size.to_f, long / 2].min : size.to_f
 
           # Of a board, as a share of its width.
-          def shape = (height || size * 2/5r).fdiv(size)
+          def shape = (height || size * BOARD).fdiv(size)
 
           private
 
