@@ -2,8 +2,8 @@
 
 module Lantern
   module Cover
-    # The middle of a closed form filled: a grid behind it, blooms pushed through as closely as they go.
-    # Source: hexagonal packing covers at most pi / sqrt 12 of an area.
+    # The middle of a closed form filled: a grid behind it, blooms pushed through as closely as they go, from the middle
+    # out. Source: hexagonal packing covers at most pi / sqrt 12 of an area.
     class Fill < Covering
       covering :fill, title: "Filled middle", takes: %i[piece],
         summary: "A grid in the opening, blooms pushed through as closely as they go."
@@ -25,6 +25,8 @@ module Lantern
       # From one tie to the next along the inside rail (from memory).
       TIE_EVERY = 3
       GRID_SPREAD = 0.03 # from memory
+      # A bloom may overhang the inside edge by so much of itself (common practice).
+      OVERHANG = 0.1
 
       def check
         super
@@ -39,17 +41,16 @@ module Lantern
 
       def area = form.opening.area
 
-      # More could not lie there, whatever their order.
-      def most = (DENSITY * area / (Math::PI * bloom.to_f**2 / 4)).floor
+      def overhang = bloom * OVERHANG.to_r
 
-      # Where blooms lie, in rows like cells of a honeycomb, none over the edge; of a few such rows
-      # shifted a little, those that hold most.
-      def places
-        @places ||= begin
-          shifts = [0.0, 0.5]
-          shifts.product(shifts).map { |x, y| packed(x * bloom, y * bloom) }.max_by(&:size)
-        end
-      end
+      # Where blooms may lie, the overhang with it.
+      def room = area + form.inside_run * overhang + Math::PI * overhang**2
+
+      # More could not lie there, whatever their order.
+      def most = (DENSITY * room / (Math::PI * bloom.to_f**2 / 4)).floor
+
+      # Where blooms lie.
+      def places = @places ||= Place::Packing.new(form.opening, bloom, over: overhang).places
 
       def blooms = places.size
 
@@ -67,9 +68,10 @@ module Lantern
       def working
         [
           line(:area, "Opening", "inside the inside edge", square_text(area)),
+          line(:room, "Room for blooms", "a bloom may overhang the edge by a tenth of itself", square_text(room)),
           line(:most, "At most, packed like honeycomb", "0.9069 × that ÷ (π × #{bare(bloom)}² ÷ 4), rounded down",
             most.to_s),
-          line(:blooms, "Whole blooms that stay clear of the edge", "laid out on the drawing", blooms.to_s),
+          line(:blooms, "Whole blooms, none over another", "laid out on the drawing", blooms.to_s),
           line(:ties, "Ties to the inside rail", "#{bare(form.inside_run)} ÷ #{bare(TIE_EVERY)}, rounded up", ties.to_s)
         ]
       end
@@ -77,7 +79,8 @@ module Lantern
       def steps
         [step("grid", "Tie the grid in", "Cut it to the opening and tie it to the inside edge, #{ties} ties.",
           count: ties, unit: :ties, move: :tie_on, minutes: ties * 0.6 + 3),
-          step("blooms", "Push the blooms through", "From the edge inwards, each touching its neighbours.",
+          step("blooms", "Push the blooms through", "From the middle out, each touching its neighbours; the " \
+            "outermost may overhang the inside edge by #{text(overhang)}.",
             count: blooms, unit: :blooms, minutes: blooms * 0.7)]
       end
 
@@ -85,22 +88,6 @@ module Lantern
 
       def lies = [Place::Lie::Disc.new(layer: id, unit: :blooms, materials: [material], width: bloom.to_f,
         front: places.map { {points: [_1]} })]
-
-      private
-
-      def packed(shift_x, shift_y)
-        left, top, _, bottom = form.opening.box
-        radius = bloom.to_f / 2
-        rise = bloom * Math.sqrt(0.75)
-        (0..((bottom - top) / rise).ceil + 1).flat_map do |row|
-          y = top - shift_y + row * rise
-          first = left - shift_x + (row.odd? ? radius : 0)
-          form.opening.chords(y).flat_map do |from, to|
-            (((from + radius - first) / bloom).ceil..((to - radius - first) / bloom).floor)
-              .map { [first + _1 * bloom.to_f, y] }
-          end
-        end.select { |x, y| form.opening.clear?(x, y, radius) }
-      end
     end
   end
 end

@@ -97,28 +97,17 @@ module Lantern
         }.reject { _1.size < 3 }
       end
 
-      # Whether a disc lies clear of every edge: tried against points along the edges, a twelfth of its
-      # width apart.
-      def clear?(x, y, radius)
-        least = radius**2 * (1 - 1e-9)
-        points = near(radius)
-        index = points.bsearch_index { |_, py| py > y - radius } || points.size
-        while index < points.size && (py = points[index][1]) < y + radius
-          return false if (points[index][0] - x)**2 + (py - y)**2 < least
-          index += 1
+      # Points along the edges.
+      # @param apart [Float] inches, no further from one to the next
+      # @return [Array<(Float, Float)>]
+      def points(apart)
+        edges.flatten(1).flat_map do |(ax, ay), (bx, by)|
+          count = (Math.hypot(bx - ax, by - ay) / apart).ceil.clamp(1, nil)
+          (0...count).map { |i| [ax + (bx - ax) * i / count, ay + (by - ay) * i / count] }
         end
-        true
       end
 
       private
-
-      # Points along the edges, from the highest to the lowest.
-      def near(radius)
-        (@near ||= {})[radius] ||= edges.flatten(1).flat_map do |(ax, ay), (bx, by)|
-          count = (Math.hypot(bx - ax, by - ay) / (radius / 6)).ceil.clamp(1, nil)
-          (0...count).map { |i| [ax + (bx - ax) * i / count, ay + (by - ay) * i / count] }
-        end.sort_by(&:last)
-      end
 
       # How far to the right of `a` its side to `b` meets a level line.
       def across(a, b, level) = (level - a[1]) * (b[0] - a[0]) / (b[1] - a[1])

@@ -110,12 +110,38 @@ RSpec.describe "Coverings, against geometry" do
       opening = geos(cover.form.path.trace(0.0, step: 0.02)).buffer(-cover.form.half_face, quad_segs: 90)
       expect(cover.area).to be_within(opening.area * 2e-3).of(opening.area)
       expect(cover.places.combination(2).map { |a, b| Math.hypot(a[0] - b[0], a[1] - b[1]) }.min).to be > 1.5 - 1e-9
-      inner = opening.buffer(-0.74)
+      # Half of it, less the tenth that may overhang.
+      inner = opening.buffer(-0.59)
       expect(cover.places.map { |x, y| inner.contains?(Geos::WktReader.new.read("POINT(#{x} #{y})")) }).to all(be true)
       expect(cover.blooms).to be_between(opening.area / 1.5**2 * 0.5,
-        Math::PI / Math.sqrt(12) * opening.area / (Math::PI * 0.75**2))
+        Math::PI / Math.sqrt(12) * opening.buffer(0.15).area / (Math::PI * 0.75**2))
+      mirrored = cover.places.map { |x, y| [-x, y] }
+      expect(cover.places).to all(satisfy { |x, y| mirrored.any? { |mx, my| Math.hypot(mx - x, my - y) < 1e-3 } })
       expect(cover.most).to be >= cover.blooms
     end
+  end
+
+  # Graham, Lubachevsky et al., "Dense packings of congruent circles in a circle" (1998), and Specht’s tables: how wide
+  # a circle is, of the radius of those in it, that holds so many.
+  it "fills a round opening with as many blooms as the densest packings known, and no more" do
+    [1, 2, 2.1547, 2.4142, 2.7013, 3, 3, 3.3048, 3.6131, 3.8130, 3.9238, 4.0296, 4.2361, 4.3284, 4.5214, 4.6154, 4.7920,
+      4.8637, 4.8637].each.with_index(1) do |ratio, number|
+      filled = ->(radius) {
+        # A bloom of 2 in overhangs by 0.2.
+        inside = 2 * (radius - 0.2)
+        covering({"base" => "foam", "outside" => inside + 4, "inside" => inside.round(5)}, "fill", stash[5], bloom: 2)
+      }
+      full = filled.call(ratio * 1.0001)
+      expect([number, full.blooms]).to match [number, be >= number]
+      expect(filled.call(ratio * 0.9998).blooms).to be < number if number > 2
+      expect(full.places.combination(2).map { |a, b| Math.hypot(a[0] - b[0], a[1] - b[1]) }.min || 2).to be > 2 - 1e-4
+      expect(full.places.map { Math.hypot(*_1) }.max).to be < ratio * 1.0002 - 1 + 1e-6
+    end
+  end
+
+  # Seven round one in the middle, where four lay before.
+  it "fills the opening of a ring of 14 by 9 in with seven blooms of 2.9 in" do
+    expect(covering({"base" => "foam", "outside" => 14, "inside" => 9}, "fill", stash[5], bloom: 2.9).blooms).to eq 7
   end
 
   it "winds a garland as long as its path in space: half the run a side, mirrored" do
