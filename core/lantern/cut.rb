@@ -11,6 +11,15 @@ module Lantern
     # @param material [Plan::Material]
     # @param demand [Demand]
     # @return [Cutting]
-    def self.cut(material, demand) = WAYS.fetch(Plan::Kind.fetch(material.kind).sold).call.cut(material, demand)
+    def self.cut(material, demand)
+      way = WAYS.fetch(Plan::Kind.fetch(material.kind).sold).call
+      cutting = way.cut(material, demand)
+      return cutting if demand.reserve.empty? || cutting.short.positive?
+      sure = way.cut(material, demand.with(pieces: demand.pieces + demand.reserve.map { _1.with(layer: RESERVE) }))
+      sure.short.positive? ? cutting : cutting.with_packages_of(sure)
+    end
+
+    # Whose pieces the reserve is.
+    RESERVE = "reserve"
   end
 end

@@ -238,6 +238,7 @@ module Lantern
     # Needs of this layer, spread as it is.
     def run(**rest) = Place::Need.run(spread: self.class.spread, **rest)
 
-    def pieces_of(what, **rest) = Place::Need.pieces(what:, spread: self.class.spread, **rest)
+    # Pieces; those whose number is an estimate say their `spread`.
+    def pieces_of(what, **rest) = Place::Need.pieces(what:, **rest)
   end
 end

@@ -86,7 +86,7 @@ module Lantern
         [
           *(line(:run, "Lengths that may be joined", "", text(demand.run)) if demand.run.positive?),
           *demand.pieces.each_with_index.map { |piece, i| piece_line(piece, i) },
-          *joins, *allowance, *buying,
+          *joins, *allowance, *reserve, *buying,
           line(:used, used_by, "#{used_text} altogether", @plan.money_says(@entry.used))
         ]
       end
@@ -112,8 +112,18 @@ module Lantern
       def allowance
         return unless demand.allowance.positive?
         line(:allowance, "To be #{Measure::Words.percent(@plan.sureness)} sure",
-          "#{format("%.2f", Measure::Chance.spreads_for(@plan.sureness))} × a spread of #{bare(demand.spread)}",
-          text(demand.allowance))
+          "#{spreads(demand.freedom)} × a spread of #{bare(demand.spread)}", text(demand.allowance))
+      end
+
+      def spreads(freedom = nil) = format("%.2f", Measure::Chance.spreads_for(@plan.sureness, freedom:))
+
+      # Pieces that have to be in hand besides, though they are not cut.
+      def reserve
+        demand.reserve.each_with_index.map do |more, i|
+          spares = ", less #{Measure::Words.count(more.spares, "spare")}" if more.spares.positive?
+          line(:"reserve_#{i + 1}", "To be #{Measure::Words.percent(@plan.sureness)} sure, uncut",
+            "#{spreads} × #{Measure::Words.percent(more.spread)} of #{more.sum}#{spares}, rounded up", more.count.to_s)
+        end
       end
 
       def buying

@@ -87,7 +87,7 @@ module Lantern
       end
 
       def sure(used)
-        uncertain = used.select { _1.cutting.demand.spread.positive? || _1.cutting.short.positive? }
+        uncertain = used.select { _1.cutting.demand.uncertain? || _1.cutting.short.positive? }
         return [] if uncertain.empty?
         short = uncertain.select { _1.cutting.short.positive? }
         return [entry(:sure, nil, "Not enough", "see #{short.first.material.name}", "materials")] if short.any?

@@ -28,8 +28,8 @@ module Lantern
       # @return [String, nil]
       def reason
         demand = @cutting.demand
-        return if demand.allowance.zero? || @cutting.short.positive? || @material.offers.empty?
-        less = Cut.cut(@material, demand.with(allowance: 0))
+        return if !demand.insured? || @cutting.short.positive? || @material.offers.empty?
+        less = Cut.cut(@material, demand.uninsured)
         now = packages(@cutting)
         if packages(less) == now
           return now.positive? ? "#{count(now)}: safely enough (#{percent(@entry.chance_enough)})." : nil

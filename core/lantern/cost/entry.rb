@@ -53,8 +53,17 @@ module Lantern
 
       def chance
         return 0.0 if cutting.short.positive?
+        [of_runs, *cutting.demand.pieces.select { _1.spread.positive? }.map { of_pieces(_1) }].min.round(3)
+      end
+
+      def of_runs
         demand = cutting.demand
-        Measure::Chance.enough(cutting.run_room, mean: demand.run.to_f, spread: demand.spread).round(3)
+        Measure::Chance.enough(cutting.run_room, mean: demand.run.to_f, spread: demand.spread, freedom: demand.freedom)
+      end
+
+      # Of pieces whose number is an estimate: what is left gives more of them.
+      def of_pieces(piece)
+        Measure::Chance.enough(piece.count + cutting.room_for(piece), mean: piece.sum.to_f, spread: piece.doubt.to_f)
       end
 
       def amount_of(bar)

@@ -125,7 +125,8 @@ module Lantern
         materials.zip(shares(pieces)).filter_map do |each, count|
           next if count.zero?
           pieces_of(:strips, of: (", #{each.name}" unless materials.one?), material: each.id, length: piece_length,
-            count:, width: (width if each.sheets?), grain:)
+            count:, width: (width if each.sheets?), grain:, spread: (strips ? 0 : self.class.spread),
+            spares: (count - count.to_r * tied / pieces).floor)
         end
       end
 

@@ -59,7 +59,7 @@ module Lantern
         strips = shared(pieces).zip(materials).filter_map do |count, each|
           if count.positive?
             pieces_of(:strips, of: (", #{each.name}" unless materials.one?), material: each.id, length: piece_length,
-              count:, width: (width if each.sheets?), grain:)
+              count:, width: (width if each.sheets?), grain:, spread: self.class.spread)
           end
         end
         tied_with&.counted? ? [*strips, Place::Need.items(material: tied_with.id, what: :ties, count: pieces)] : strips

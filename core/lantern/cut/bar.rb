@@ -23,6 +23,20 @@ module Lantern
         def run? = shape == :run
       end
 
+      # The same, with so many of each of its cuts left uncut.
+      # @param wide [Numeric] how wide a sheet is; 1 for a length
+      # @yieldparam cut [Cut]
+      # @yieldreturn [Integer]
+      # @return [Bar]
+      def giving_back(wide)
+        given = cuts.map { |cut| [cut, yield(cut)] }
+        back = given.select { |_, count| count.positive? }
+        return self if back.empty?
+        with(cuts: given.filter_map { |cut, count| cut.with(count: cut.count - count) if cut.count > count },
+          left: left + back.sum { |cut, count| cut.length * count * (cut.width || 1) / wide },
+          rest: rest + back.flat_map { |cut, count| cut.width ? [[cut.width, cut.length]] * count : [] })
+      end
+
       # What of a sheet is left and worth keeping.
       # @return [Array<(Numeric, Numeric)>] width and length
       def kept(smallest) = rest.select { |sides| sides.max >= smallest && sides.min >= NARROWEST }

@@ -6,9 +6,12 @@ module Lantern
     #
     # `pieces` are cut whole (of what is counted, taken whole); `runs` are all runs and `run` their length, each
     # join costing `join` and nothing shorter than `least` being joined in. `spread` is how far the real runs may
-    # lie about the sum (one standard deviation), and `allowance` how much more must be in hand to be as sure as
-    # the maker wants to be; cut pieces are counted, and have their spares. All in inches.
-    Demand = Value.define(:pieces, :runs, :join, :least, :spread, :allowance)
+    # lie about the sum (one standard deviation; `freedom`, its degrees of freedom where it was learned), and
+    # `allowance` how much more must be in hand to be as sure as the maker wants to be. `reserve` are the pieces that
+    # must be in hand besides to be as sure of their number; they are not cut. All in inches.
+    Demand = Value.define(:pieces, :runs, :join, :least, :spread, :allowance, :freedom, :reserve) do
+      def initialize(freedom: nil, reserve: [], **given) = super
+    end
 
     class Demand
       # What somebody needs, for so many wreaths alike.
@@ -21,16 +24,31 @@ module Lantern
       end
 
       # So many alike, and who asked for them; `one` is what one of them is called, `grain` which way they lie
-      # on cloth.
-      Piece = Value.define(:layer, :what, :one, :length, :width, :count, :grain, :asker) do
-        def initialize(one: nil, width: nil, grain: :any, asker: nil, **given) = super
+      # on cloth. `spread` is how far their real number may lie about the sum, of which there are `spares` more;
+      # `sought` is that sum where these are only the reserve for it.
+      Piece = Value.define(:layer, :what, :one, :length, :width, :count, :grain, :asker, :spread, :spares,
+        :sought) do
+        def initialize(one: nil, width: nil, grain: :any, asker: nil, spread: 0, spares: 0, sought: nil, **given)
+          super
+        end
 
         # @param asked [Asked]
         def self.of(asked)
           need = asked.need
           new(layer: asked.layer, what: need.what, one: need.one, length: need.length, width: need.width,
-            count: need.count * asked.times, grain: need.grain, asker: need.asker)
+            count: need.count * asked.times, grain: need.grain, asker: need.asker, spread: need.spread,
+            spares: need.spares * asked.times)
         end
+
+        # Those that the sum asks for: their real number lies about it.
+        def sum = sought || count - spares
+
+        # How far it may lie, one standard deviation.
+        def doubt = spread * sum
+
+        # So many more than there are would be sure enough.
+        # @param spreads [Float] as of {Measure::Chance.spreads_for}
+        def more_for(spreads) = [(spreads * doubt - spares - 1e-9).ceil, 0].max
       end
 
       # @param asked [Array<Asked>] of one material
@@ -39,11 +57,17 @@ module Lantern
       def self.gather(asked, sureness:)
         runs, pieces = asked.partition { _1.need.run? }
         spread = Math.sqrt(runs.sum { |each| (each.need.total.to_f * each.need.spread * each.times)**2 })
+        freedom = runs.filter_map { _1.need.freedom }.min
+        spreads = Measure::Chance.spreads_for(sureness, freedom:)
+        pieces = pieces.map { Piece.of(_1) }
         new(
-          pieces: pieces.map { Piece.of(_1) },
+          pieces:, freedom:, reserve: pieces.filter_map { |each|
+            more = each.more_for(Measure::Chance.spreads_for(sureness))
+            each.with(count: more, sought: each.sum) if more.positive?
+          },
           runs: runs.map { Run.new(what: _1.need.what, length: _1.need.length * _1.times, asker: _1.need.asker) },
           join: runs.map { _1.need.join }.max || 1, least: runs.map { _1.need.least }.max || 0,
-          spread:, allowance: [Measure::Chance.spreads_for(sureness) * spread, 0].max
+          spread:, allowance: [spreads * spread, 0].max
         )
       end
 
@@ -56,6 +80,15 @@ module Lantern
       # Of what is counted, whole ones: half a stem takes a stem.
       # @return [Integer]
       def number = (pieces.sum(&:count) - 1e-9).ceil
+
+      # Whether anything is asked for only to be sure.
+      def insured? = allowance.positive? || reserve.any?
+
+      # The same without that.
+      def uninsured = with(allowance: 0, reserve: [])
+
+      # Whether nobody knows exactly how much it will be.
+      def uncertain? = spread.positive? || pieces.any? { _1.spread.positive? }
 
       def none? = run.zero? && pieces.empty?
     end

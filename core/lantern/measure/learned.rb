@@ -49,14 +49,27 @@ module Lantern
         own, others = needs.partition { _1.material == material && !_1.items? }
         return needs if own.empty?
         run = own.find(&:run?)
-        return others + own.map { |need| need.with(count: (need.count * factor - 1e-9).ceil) } unless run
+        return others + own.map { |need| more_of(need) } unless run
         more = (factor - 1) * own.sum { _1.total.to_f }
-        needs.map { |need| need.equal?(run) ? need.with(length: [need.length + more, 0.1].max, spread:) : need }
+        needs.map { |need|
+          need.equal?(run) ? need.with(length: [need.length + more, 0.1].max, spread:, freedom:) : need
+        }
       end
+
+      # Of the distribution of the next make, before whose makes three were as good as seen.
+      # Source: Gelman et al., Bayesian Data Analysis, 3rd ed., section 3.3: Student's t of so many degrees of freedom.
+      def freedom = PRIOR_MAKES + makes
 
       # @return [String] as the working says it
       def says = "Your last #{"#{makes} " unless makes == 1}took about #{Words.percent((factor - 1).abs)} " \
         "#{(factor < 1) ? "less" : "more"}"
+
+      private
+
+      def more_of(need)
+        count = (need.count * factor - 1e-9).ceil
+        need.with(count:, spread: need.spread.zero? ? 0 : spread, spares: [need.spares, count].min)
+      end
     end
   end
 end

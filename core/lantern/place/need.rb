@@ -8,9 +8,11 @@ module Lantern
     #
     # `what` is what they are called, `one` what one of them is; `own_cut` says that the layer's own steps cut
     # it, so that it is not cut with the rest. `asker` is the number of the wreath that asks, when there are several;
-    # `sparing` what its maker has to keep to where the material is only just enough, as in "keep the loops to 9 in".
+    # `spares` are those of the pieces that the sum does not ask for; `freedom` how many degrees of freedom the spread
+    # has where it was learned; `sparing` what its maker has to keep to where the material is only just enough, as in
+    # "keep the loops to 9 in".
     Need = Value.define(:material, :what, :one, :shape, :length, :count, :width, :join, :least, :spread, :grain,
-      :own_cut, :asker, :sparing)
+      :own_cut, :asker, :sparing, :spares, :freedom)
 
     class Need
       # How far a need lies about its sum when nobody has measured it (from memory).
@@ -46,7 +48,7 @@ module Lantern
         private
 
         def made(**given)
-          new(**members.to_h { [_1, nil] }, spread: FIRST_SPREAD, grain: :any, own_cut: false, **given)
+          new(**members.to_h { [_1, nil] }, spread: 0, grain: :any, own_cut: false, spares: 0, **given)
         end
 
         def named(what, of)

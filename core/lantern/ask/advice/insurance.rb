@@ -15,8 +15,8 @@ module Lantern
         private
 
         def piece(material, cutting)
-          return if cutting.demand.allowance.zero? || cutting.short.positive?
-          less = Cut.cut(material, cutting.demand.with(allowance: 0))
+          return if !cutting.demand.insured? || cutting.short.positive?
+          less = Cut.cut(material, cutting.demand.uninsured)
           more = cutting.packages - less.packages
           return unless more.positive?
           costs = Table.price(cutting) - Table.price(less)
