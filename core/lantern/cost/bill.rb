@@ -2,8 +2,9 @@
 
 module Lantern
   module Cost
-    # The money of a whole plan. Each sum is exact until it is written, and rounded then, half up, once:
-    # so parts as written may differ from their total by a hundredth.
+    # The money of a whole plan. Each sum is exact until it is written, and rounded then, half up, once; where parts as
+    # written do not come to their total as written, the rounding has its own line. What is bought and what is taken
+    # from the stash is what goes into the work, what is left over, and scraps.
     Bill = Value.define(:plan, :entries, :minutes) do
       def initialize(minutes: 0, **given) = super
 
@@ -22,6 +23,15 @@ module Lantern
       # What went into each of them.
       def per_wreath = used / shares
 
+      # What of the stash is cut into.
+      def from_stash = entries.sum(BigDecimal(0), &:from_stash)
+
+      # What is left of all that, and worth keeping.
+      def left_over = entries.sum(BigDecimal(0), &:left_over)
+
+      # Too short to keep, and what a dear package costs more than the cheapest would for what is left of it.
+      def scraps = to_buy + from_stash - used - left_over
+
       def left_in_stash = entries.sum(BigDecimal(0), &:left)
 
       # Out of pocket, the tax with it.
@@ -33,7 +43,8 @@ module Lantern
         money = plan.method(:money_text)
         {
           "to_buy" => money.call(to_buy), "used" => money.call(used), "per_wreath" => money.call(per_wreath),
-          "left_in_stash" => money.call(left_in_stash),
+          "left_in_stash" => money.call(left_in_stash), "from_stash" => money.call(from_stash),
+          "left_over" => money.call(left_over), "scraps" => money.call(scraps),
           **(terms.tax.positive? ? {"tax" => money.call(terms.tax_on(to_buy)), "to_pay" => money.call(to_pay)} : {}),
           **(terms.asks? ? asking : {})
         }
@@ -42,20 +53,36 @@ module Lantern
       # The sum behind it, line by line.
       # @return [Array<Place::Working>]
       def working
-        money = plan.method(:money_says)
-        rows = [[:to_buy, "To buy, whole packages#{" at sale prices" if terms.sale}", "", to_buy]]
-        if terms.tax.positive?
-          rows += [[:tax, "Tax", "#{money.call(to_buy)} × #{short(terms.tax)} %", terms.tax_on(to_buy)],
-            [:to_pay, "To pay", "#{money.call(to_buy)} + tax", to_pay]]
-        end
-        rows += [[:used, "Went into the work", "", used],
-          [:per_wreath, "A wreath", (plan.quantity > 1) ? "#{money.call(used)} ÷ #{plan.quantity}" : "",
-            per_wreath], [:left_in_stash, "What is left is worth", "", left_in_stash]]
-        (rows + (terms.asks? ? asking_rows : []))
-          .map { |key, says, sum, amount| Place::Working.new(key:, says:, sum:, answer: money.call(amount)) }
+        rows = [[:to_buy, "To buy, whole packages#{" at sale prices" if terms.sale}", "", to_buy],
+          *(taxed if terms.tax.positive?), *closing,
+          [:per_wreath, "A wreath", (plan.quantity > 1) ? "#{says(used)} ÷ #{plan.quantity}" : "", per_wreath],
+          [:left_in_stash, "The stash is worth then", "", left_in_stash], *(asking_rows if terms.asks?)]
+        rows.map { |key, says, sum, amount| Place::Working.new(key:, says:, sum:, answer: says(amount)) }
       end
 
       private
+
+      def says(amount) = plan.money_says(amount)
+
+      def taxed
+        tax = terms.tax_on(to_buy)
+        [[:tax, "Tax", "#{says(to_buy)} × #{short(terms.tax)} %", tax],
+          *rounding(:tax_rounding, to_pay, to_buy, tax), [:to_pay, "To pay", "#{says(to_buy)} + tax", to_pay]]
+      end
+
+      # What was bought and taken from the stash, and where it went: both come to the same.
+      def closing
+        [[:from_stash, "From the stash", "what is cut into", from_stash], [:used, "Goes into the work", "", used],
+          [:left_over, "Left over", "what is worth keeping", left_over],
+          [:scraps, "Scraps", "#{says(to_buy)} + #{says(from_stash)} − #{says(used)} − #{says(left_over)}", scraps],
+          *rounding(:rounding, scraps, to_buy, from_stash, -used, -left_over)]
+      end
+
+      # A line, where parts as they are written do not come to their sum as it is written.
+      def rounding(key, sum, *parts)
+        off = [sum, *parts.map(&:-@)].sum { BigDecimal(plan.money_text(_1)) }
+        off.zero? ? [] : [[key, "Rounding", "", off]]
+      end
 
       # Of an occasion that nothing hangs on yet there is no wreath to share it.
       def shares = [plan.quantity, 1].max
@@ -69,11 +96,13 @@ module Lantern
 
       def asking_rows
         money = plan.method(:money_says)
+        parts = [per_wreath, *(one[:time] if terms.hourly), *(one[:overhead] if terms.overhead.positive?)]
         [
           *(terms.hourly ? [[:bench_time, "Time at the bench, a wreath",
             "#{minutes.fdiv(shares).round} min × #{money.call(terms.hourly)} ÷ 60", one[:time]]] : []),
           *(terms.overhead.positive? ? [[:overhead, "Overhead", "#{short(terms.overhead)} % of material and time",
             one[:overhead]]] : []),
+          *rounding(:cost_rounding, one[:cost], *parts),
           [:cost_of_one, "What a wreath costs you", "", one[:cost]],
           *(terms.margin.positive? ? [[:asking_price, "Asking price",
             "#{money.call(one[:cost])} ÷ (1 − #{short(terms.margin)} %)", one[:asking]]] : [])

@@ -39,6 +39,17 @@ module Lantern
       # @return [BigDecimal]
       def left = @left ||= money(cheapest_rate * amount_left.to_r)
 
+      # What of the stash is cut into, at the cheapest price it is sold for.
+      # @return [BigDecimal]
+      def from_stash = @from_stash ||= money(cheapest_rate * opened.sum { |index| amount_held(index) }.to_r)
+
+      # What is left of what was bought or cut into, and worth keeping.
+      # @return [BigDecimal]
+      def left_over
+        whole = (material.on_hand.each_index.to_a - opened).map { amount_held(_1, kept: true) }
+        left - money(cheapest_rate * whole.sum.to_r)
+      end
+
       # Lengths left and worth keeping; of what is counted, every one; of cloth, the longer side of each piece.
       # @return [Array<Numeric>] the longest first
       def remnants
@@ -69,6 +80,17 @@ module Lantern
       def amount_of(bar)
         return bar.length - bar.left unless material.sheets?
         bar.cuts.sum { _1.count * _1.length * _1.width }
+      end
+
+      # The places in the stash of what is cut into.
+      def opened = @opened ||= cutting.bars.select { _1.source == :on_hand }.map(&:index).uniq
+
+      # How much one length, sheet or number in the stash is; with `kept`, nothing of what is not worth keeping.
+      def amount_held(index, kept: false)
+        held = material.on_hand[index]
+        sides = held.is_a?(Hash) ? held.values_at(:width, :length) : [held]
+        least = material.counted? ? 1 : @plan.smallest_remnant
+        (kept && sides.max < least) ? 0 : sides.reduce(:*)
       end
 
       def amount_left

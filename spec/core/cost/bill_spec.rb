@@ -19,8 +19,30 @@ RSpec.describe Lantern::Cost::Bill do
 
   it "has nothing to say of money where nothing is sold" do
     expect(cost(materials: [ribbon(on_hand: [900], offers: [])])["cost"]).to eq("to_buy" => "0.00", "used" => "0.00",
-      "per_wreath" => "0.00", "left_in_stash" => "0.00")
+      "per_wreath" => "0.00", "left_in_stash" => "0.00", "from_stash" => "0.00", "left_over" => "0.00",
+      "scraps" => "0.00")
     expect(work["cost"]["to_buy"]).to eq "0.00"
+  end
+
+  # What comes in goes out: bought and from the stash; into the work, left over, scraps; to the last hundredth, with the
+  # rounding in its own line.
+  it "is one sum that closes, whatever lies in the stash, and so does every sum of parts" do
+    each_random(60) do |random|
+      prices = Array.new(2) { {"length" => random.rand(60..200), "price" => format("%.2f", random.rand * 9 + 0.5)} }
+      on_hand = Array.new(random.rand(0..4)) { random.rand(4.0..90.0).round(2) }
+      worked = cost(materials: [ribbon(offers: prices, on_hand:)],
+        quantity: random.rand(1..4), money: {"tax" => 8.25, "hourly" => "17.35", "overhead" => 7, "margin" => 30})
+      lines = worked["cost_working"].to_h { [_1["key"], BigDecimal(_1["answer"].delete("$"))] }
+      off = ->(key) { lines.fetch(key, BigDecimal(0)) }
+      expect(lines["to_buy"] + lines["from_stash"])
+        .to eq lines["used"] + lines["left_over"] + lines["scraps"] - off.call("rounding")
+      expect(lines["scraps"]).to be >= 0
+      expect(lines["to_pay"]).to eq lines["to_buy"] + lines["tax"] + off.call("tax_rounding")
+      expect(lines["cost_of_one"])
+        .to eq lines["per_wreath"] + lines["bench_time"] + lines["overhead"] + off.call("cost_rounding")
+      expect(lines.values_at("rounding", "tax_rounding", "cost_rounding").compact.map(&:abs))
+        .to all be <= BigDecimal("0.03")
+    end
   end
 
   it "is exact where binary fractions are not" do

@@ -9,7 +9,7 @@ RSpec.describe Lantern::Plan::Terms do
   it "adds tax to what is bought, and nothing else" do
     expect(cost({"tax" => 8.25})["cost"]).to include("to_buy" => "6.40", "tax" => "0.53", "to_pay" => "6.93",
       "used" => "6.40")
-    expect(cost(nil)["cost"].keys).to eq %w[to_buy used per_wreath left_in_stash]
+    expect(cost(nil)["cost"].keys).to eq %w[to_buy used per_wreath left_in_stash from_stash left_over scraps]
   end
 
   it "buys at sale prices where there are any" do

@@ -21,7 +21,7 @@ export function BuyStage(props: StageProps) {
     <section aria-label="Buy">
       <h2 className="text-xl">{Number(pay) === 0 ? "Nothing to buy" : `${money(pay)} to pay`}</h2>
       <p className="text-quiet">
-        {money(worked.cost.used)} of it goes into the work; {money(worked.cost.left_in_stash)} is left over.
+        {whereItGoes(worked.cost)}
         {worked.cost.asking_price && ` Ask ${money(worked.cost.asking_price)} for one.`}
       </p>
       <Friend {...props} worked={worked} />
@@ -42,6 +42,17 @@ export function BuyStage(props: StageProps) {
       </div>
     </section>
   )
+}
+
+/** What is bought and taken from the stash, and where it goes: both sides come to the same. */
+function whereItGoes({ to_buy, to_pay, from_stash, used, left_over, scraps }: WorkedPlan["cost"]): string {
+  const some = (amount: string, says: string) => (Number(amount) === 0 ? [] : [`${money(amount)} ${says}`])
+  const into = [
+    ...some(to_buy, to_pay === undefined ? "bought" : "bought before tax"),
+    ...some(from_stash, "from the stash"),
+  ]
+  const out = [`${money(used)} goes into the work`, ...some(left_over, "is left over"), ...some(scraps, "is scraps")]
+  return `${into.length > 0 ? `${into.join(" and ")}: ` : ""}${out.join(", ")}.`
 }
 
 /** What a wise friend would say before anything is bought, and what is short. */
