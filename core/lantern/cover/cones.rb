@@ -113,7 +113,10 @@ module Lantern
         }
       end
 
-      def fixings = {glue: each_layer.sum * 1.0}
+      # Inches of bead on the foot of one (from memory); its seam takes as much as it is high.
+      FOOT = 1.0
+
+      def fixings = {glue: each_layer.sum * (height.to_f + FOOT)}
 
       def lies = each_layer.each_with_index.map { |count, i|
         Place::Loops.cones(form, id:, material:, count:, layer: i,

@@ -89,8 +89,11 @@ module Lantern
           "#{(direction == :up) ? "upright" : "across"}.", move: :cut, minutes: 5),
           step("stretch", "Stretch and glue it behind",
             "Fix it at the widest place first, then work down each side, a small section at a time. Trim last.",
-            lays: :panels, minutes: 15 + pleats)]
+            lays: :panels, minutes: 4 + edges / INCHES_A_MINUTE + pleats)]
       end
+
+      # So much of its edge is stretched and glued in a minute (from memory).
+      INCHES_A_MINUTE = 4.0
 
       def fixings = {glue: edges}
 

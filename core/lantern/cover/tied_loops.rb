@@ -72,8 +72,15 @@ module Lantern
         [pieces_of(:strips, material: material.id, length: longest_sheet, count: strips, width:, grain:, sparing:)]
       end
 
-      # Strips of cloth that reach the whole; of what comes by the length, none are cut.
-      def strips = material.sheets? ? strips_for(length, longest_sheet, JOIN) : nil
+      # Strips of cloth that reach the whole; of what comes by the length, none are cut. Cloth so many times as long as
+      # wide runs along like ribbon: its ends meet inside a tie (common practice).
+      def strips
+        return unless material.sheets?
+        return strips_for(length, longest_sheet, JOIN) unless longest_sheet >= LENGTHWISE * width
+        (loops / (longest_sheet / loop_length + 1e-9).floor.to_f - 1e-9).ceil
+      end
+
+      LENGTHWISE = 4
 
       def working
         [

@@ -21,7 +21,8 @@ module Lantern
       option :stiffness, :number, fine: true, default: 1.0, least: 1.0, most: 2.0, label: "Stiffness",
         help: "1 gives at the crossings; hard rope, about 1.6, jams sooner. A guess: weave a few passes."
 
-      option :fan, :count, fine: true, default: 0, least: 0, most: 60, label: "Passes over a corner",
+      option :fan, :count, fine: true, least: 0, most: 60, label: "Passes over a corner",
+        default_says: "as many as close it",
         help: "Besides those beside it, over every corner; they close what fans open at a point."
 
       runs_along
@@ -81,8 +82,15 @@ module Lantern
       # @return [Array<Integer>] turns on every leg
       def leg_turns = @leg_turns ||= legs.map { [fitting(_1), jamming(_1)].min }
 
-      # @return [Array<Integer>] passes over every corner
-      def fan_passes = form.stretches.fans.map { fan }
+      # A gap over a corner is accepted up to so many thicknesses of the rope (common practice).
+      CORNER_GAP = 1.5
+
+      # Passes over every corner: as many as were said, or as lie no farther apart on the wide edge than is accepted. At
+      # the pivot there is no room for them: they go over the two rails on the wide side alone (common practice).
+      # @return [Array<Integer>]
+      def fan_passes = form.stretches.fans.map { |each|
+        fan || [(each.length / (advance + [gap_wide, CORNER_GAP * diameter].max)).round - 1, 0].max
+      }
 
       def fanned = fan_passes.sum.zero? ? nil : fan_passes.sum
 
@@ -118,11 +126,16 @@ module Lantern
         end
       end
 
-      # Over a corner a pass is as much longer as it is farther from the pivot to the far edge than across the face.
+      # Over a corner a pass leaves out the rails near the pivot, and what it goes over lies farther apart there.
       def length
-        passes * length_per_turn + ENDS + form.stretches.fans.zip(fan_passes).sum { |fan, count|
-          measured_turn ? 0.0 : count * [fan.reach - form.face, 0.0].max
-        }
+        legs = passes - fan_passes.sum
+        legs * length_per_turn + ENDS + form.stretches.fans.zip(fan_passes).sum { |fan, count| count * short_turn(fan) }
+      end
+
+      # One pass over a corner.
+      def short_turn(fan)
+        bay = fan.outward ? spacings.last : spacings.first
+        length_per_turn - spacings.sum + bay * [fan.reach / form.face, 1.0].max
       end
 
       # Passes lie above one another on the crowded edge, and spread on the wide one: on the leg where they gape
@@ -145,11 +158,13 @@ module Lantern
             measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
           line(:turns, "Turns side by side on the crowded edge", turns_sum, turns.to_s),
           *(if fanned
-              line(:fanned, "Passes over the corners", "#{fan_passes.size} × #{fan}, as you said", fanned.to_s)
+              line(:fanned, "Passes over the corners", fan ? "#{fan_passes.size} × #{fan}, as you said" :
+                "as many as close them: #{fan_passes.tally.map { |each, times| "#{times} × #{each}" }.join(" + ")}",
+                fanned.to_s)
             end),
           line(:passes, "Passes, two to a turn", "2 × #{turns}#{" + #{fanned}" if fanned}", passes.to_s),
           line(:length, "All passes, both ends tucked",
-            "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}#{", longer over the corners" if fanned}",
+            "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}#{", short over the corners" if fanned}",
             long_text(length))
         ]
       end
@@ -211,13 +226,14 @@ module Lantern
 
       def wide(leg) = leg.wide * form.wide_run / form.stretches.wide
 
-      # Where every pass lies: evenly along the crowded edge of a leg, fanned out over a corner.
+      # Where every pass lies, and over which rails it goes: evenly along the crowded edge of a leg over all of them,
+      # fanned out over a corner over the two on the wide side.
       def spans
         waiting = fan_passes.dup
         legs.zip(leg_turns, form.stretches.after).flat_map do |leg, count, fan|
           over = fan ? waiting.shift : 0
-          [*(0...2 * count).map { form.stretches.square(leg.along((_1 + 0.5) / (2 * count), :crowded)) },
-            *(0...over).map { fan.span((_1 + 0.5) / over) }]
+          [*(0...2 * count).map { [form.stretches.square(leg.along((_1 + 0.5) / (2 * count), :crowded)), 0..] },
+            *(0...over).map { [fan.span((_1 + 0.5) / over), fan.outward ? (rails.size - 2..) : (..1)] }]
         end
       end
 

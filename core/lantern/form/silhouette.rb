@@ -12,11 +12,15 @@ module Lantern
       attr_reader :outlines
 
       class << self
-        # @param across [Float] which edge of a closed band: half the face for the outside, less for the inside
+        # @param across [Float] which edge of a closed band: half the face for the outside, less for the inside; of an
+        #   open one how far it reaches on both sides of its middle, and as far beyond its ends as beyond its edges
         def of(form, across)
-          half = form.half_face
           new(form.path.strands.map { |strand|
-            strand.closed? ? edge(strand, across).points : beside(strand, half) + beside(strand, -half).reverse
+            if strand.closed?
+              edge(strand, across).points
+            else
+              round(strand, across.positive? ? across : form.half_face, form)
+            end
           })
         end
 
@@ -41,6 +45,19 @@ module Lantern
         end
 
         private
+
+        # Once round an open strand.
+        def round(strand, across, form)
+          beyond = across - form.half_face
+          kept = beyond.negative? ? strand.shortened(-beyond, -beyond) : strand
+          there, back = [across, -across].map { |side| beside(kept, side) }
+          return there + back.reverse unless beyond.positive?
+          [[there, back].map { |points| further(points[0], kept.direction(0.0), -beyond) },
+            [back, there].map { |points| further(points[-1], kept.direction(kept.length), beyond) }]
+            .then { |first, last| [first[0], *there, last[1], last[0], *back.reverse, first[1]] }
+        end
+
+        def further((x, y), (dx, dy), far) = [x + dx * far, y + dy * far]
 
         # Points along an edge, notches trimmed, corners rounded on the wide side.
         def beside(strand, across)

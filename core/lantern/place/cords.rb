@@ -14,8 +14,8 @@ module Lantern
         hidden = form.section.rail_radius + width / 2
         ends = [-form.half_face, *places.each_cons(2).map { _1.sum / 2 }, form.half_face].each_cons(2).zip(places)
         sides = [true, false].map do |front|
-          spans.each_with_index.flat_map do |span, pass|
-            ends.each_with_index.flat_map do |((from, to), rail), i|
+          spans.each_with_index.flat_map do |(span, rails), pass|
+            ends.each_with_index.select { |_, i| rails.cover?(i) }.flat_map do |((from, to), rail), i|
               over = (pass + i).even? == front
               stretches = over ? [[from, to]] : [[from, rail - hidden], [rail + hidden, to]].select { |a, b| b > a }
               stretches.map { |stretch| {points: stretch.map { span.at((_1 / form.half_face + 1) / 2) }} }

@@ -131,4 +131,60 @@ RSpec.describe "Coverings, against what makers know" do
     expect(layer["figures"]).to include("turns" => 78, "repeats" => 13)
     expect(layer["needs"].map { _1["material"] }).to eq %w[rope tape]
   end
+
+  # Common practice, and from memory where it says so.
+  describe "of hands and what they use" do
+    it "winds an arc of fourteen short strips in about ten minutes" do
+      arc = ->(degrees) {
+        worked(form: {"base" => "foam", "shape" => "arc", "width" => 14, "face" => 2, "degrees" => degrees},
+          materials: [ribbon(width: 1.5)], layers: [layer("spiral_wrap", "tape", pieces: "short")])
+      }
+      degrees = (60..300).find { arc.call(_1)["figures"]["strips"] == 14 }
+      expect(arc.call(degrees)["minutes"]).to be_between(8, 13)
+    end
+
+    it "takes as long over a panel or a row as that is long" do
+      felt = cloth(id: "felt", offers: [{"width" => 60, "length" => 60, "price" => "9.00"}])
+      minutes = ->(size, material, method) {
+        worked(form: {"base" => "wire", "shape" => "oval", "width" => size, "height" => size, "face" => 1.5},
+          materials: [material], layers: [layer(method, material["id"])])["minutes"]
+      }
+      small, large = [8, 32].map { minutes.call(_1, felt, "panel") }
+      expect([small, large]).to match [be_between(10, 20), be_between(30, 50)]
+      rows = [8, 32].map { minutes.call(_1, rope(diameter: 0.5), "rope_rows") }
+      # Four times as many rows, each four times as long: more than four times, less than sixteen.
+      expect(rows[1] / rows[0]).to be_between(5, 14)
+    end
+
+    it "glues the seams of thirty cones with about eleven small sticks" do
+      cones = ->(base_width) {
+        work(form: foam(14, 9), materials: [cloth], layers: [layer("cones", "cloth", base_width:)])
+      }
+      set = ->(found) { found["steps"].sum { |step| (step["unit"] == "cones") ? step["count"] : 0 } }
+      found = (12..24).map { cones.call(_1 / 8.0) }.min_by { (set.call(_1) - 30).abs }
+      expect(found["supplies"]["sticks"] * 30.0 / set.call(found)).to be_between(9.5, 12.5)
+    end
+
+    it "catches a round of twelve loops from one length of cloth, whatever it is sold as" do
+      burlap = cloth(offers: [{"width" => 18, "length" => 108, "price" => "4.00"}])
+      strips = ->(rails) {
+        work(form: {"rails" => 4, "outside" => 14, "inside" => 8, "ties" => 12}, materials: [burlap],
+          layers: [layer("tied_loops", "cloth", loop_length: 9, rails:)])["materials"][0]["buy"][0]["count"]
+      }
+      expect((1..4).map { strips.call(_1) }).to eq [1, 2, 3, 4]
+    end
+
+    it "closes the points of a heart that is woven, without being told" do
+      heart = ->(**more) {
+        worked(form: {"base" => "wire", "shape" => "heart", "width" => 14, "height" => 14, "face" => 2},
+          materials: [rope], layers: [layer("weave", "rope", **more)])
+      }
+      bare = ->(found) { found["bare"].map { _1["wide"] }.max || 0 }
+      untold, none = heart.call, heart.call(fan: 0)
+      expect([bare.call(none), bare.call(untold)]).to match [be > 2, be < 1.1]
+      # Passes over a point leave out the rails near it, and are shorter than those across the face.
+      more = (untold["figures"]["length"] - none["figures"]["length"]) / untold["figures"]["fanned"]
+      expect(more / untold["figures"]["length_per_turn"]).to be_between(0.3, 0.9)
+    end
+  end
 end

@@ -17,6 +17,27 @@ RSpec.describe Lantern::Form::Silhouette do
 
   let(:closed) { %i[ring oval heart clover gourd star cross egg lens outline] }
 
+  # GEOS's buffer with flat ends, of a line as much shorter or longer as it is narrower or wider.
+  it "keeps its distance from the edges and the ends of open bands, to a hundredth" do
+    {arc: [-0.5, -0.25, 0, 0.5, 1], cane: [-0.3, 0, 0.5]}.each do |shape, distances|
+      form = band(shape)
+      points = form.path.trace(0.0, step: form.path.length / 2000, least: 40)
+      distances.each do |beyond|
+        ends = [[points[0], points[1]], [points[-1], points[-2]]].map { |(x, y), (to_x, to_y)|
+          long = Math.hypot(to_x - x, to_y - y)
+          [x + (x - to_x) / long * beyond, y + (y - to_y) / long * beyond]
+        }
+        kept = beyond.negative? ? form.path.shortened(-beyond, -beyond).trace(0.0, step: 0.01, least: 40) :
+          [ends[0], *points, ends[1]]
+        line = Geos::WktReader.new.read("LINESTRING(#{kept.map { format("%.9f %.9f", *_1) }.join(",")})")
+        whole = line.buffer(form.half_face + beyond, quad_segs: 60, endcap: :flat)
+        mine = described_class.of(form, form.half_face + beyond)
+        expect([shape, beyond, geos(mine.outlines[0]).sym_difference(whole).area / whole.area])
+          .to match [shape, beyond, be < 0.01]
+      end
+    end
+  end
+
   it "is as large as GEOS's band, out to the outside edge and in to the inside one, to a thousandth" do
     closed.each do |shape|
       form = band(shape)
