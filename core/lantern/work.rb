@@ -181,7 +181,7 @@ module Lantern
     # Where the parts of a joined form differ, what runs along the band is worked on each.
     def laid(said, plan, band, way)
       on = ->(form) { said.kind.new(plan:, said:, form:) }
-      return on.call(band) unless way.whole && said.options.key?(:part) && band.differs?
+      return on.call(band) if said.kind.along_seams? || !way.whole || !said.options.key?(:part) || !band.differs?
       Layer::OnEveryPart.new(band.members.map(&on))
     end
 

@@ -55,7 +55,7 @@ module Lantern
       def needs
         lengths.tally.map { |length, alike|
           Place::Need.pieces(material: material.id, what: "strips", length:,
-            count: alike, width: (width if material.sheets?), grain:, spread: self.class.spread)
+            count: alike, width: (width if material.sheets?), grain:)
         }
       end
 

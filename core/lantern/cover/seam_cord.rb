@@ -15,6 +15,7 @@ module Lantern
       option :rounds, :count, default: 1, most: 24, label: "Rounds"
 
       runs_along
+      along_seams
 
       figure :strips, :count, "Rounds", from: :rounds
       figure :length, :length, "Cord in all"
@@ -25,17 +26,24 @@ module Lantern
 
       def thick = (material.diameter || material.thickness_or_guess).to_f
 
-      # Each round lies its own thickness farther out.
-      # Source: parallel curves (Steiner).
-      def round_length(round) = form.closed? ? form.outside_run + 2 * Math::PI * thick * (round + 0.5) :
-        form.outside_run
+      # Each round lies its own thickness farther out, and is cut short in corners that turn inwards.
+      # Source: parallel curves (Steiner), and offsetting with trimming.
+      def round_length(round) = form.seams.sum { |path, edge| path.edge(edge + out(round)) } + by_string
 
-      def length = (0...rounds).sum { round_length(_1) + JOIN }
+      # How far the middle of a round lies from the edge.
+      def out(round) = thick * (round + 0.5)
+
+      # What a string along the outside says more than the sizes do.
+      def by_string = form.closed? ? form.outside_run - form.path.edge(form.half_face) : 0.0
+
+      def seams = form.seams.size
+
+      def length = (0...rounds).sum { round_length(_1) + seams * JOIN }
 
       def needs = [run(material: material.id, what: "seam", length:, join: JOIN, least: 6)]
 
       def working
-        [line(:round, "Along the seam", "the outside edge, and the cord’s own thickness", text(round_length(0))),
+        [line(:round, "Along the seam", "the edge, and half the cord’s own thickness out", text(round_length(0))),
           line(:length, "All rounds, each with its join", "#{Place::Unit.fetch(:rounds).says(rounds)}, 1 to join each",
             text(length))]
       end
@@ -52,22 +60,23 @@ module Lantern
         "A short run of glue at a time; the ends meet behind, at the bottom.", count: rounds, unit: :rounds,
         minutes: 1 + length / 12)]
 
-      # The line beside a strand, closed where the strand is.
-      def seam(strand, across)
-        points = strand.parallel(across).flat_map do |piece, from, to|
-          steps = piece.curvature.zero? ? 1 : (piece.length / strand.length * 120).ceil.clamp(2, 120)
-          (0..steps).map { piece.beside(from + (to - from) * _1 / steps, across) }
-        end
-        strand.closed? ? points << points.first : points
-      end
-
-      def fixings = {glue: rounds * form.run}
+      def fixings = {glue: length}
 
       def lies
-        items = (0...rounds).to_a.product(form.path.strands)
-          .map { |round, strand| {points: seam(strand, form.half_face + thick * (round + 0.5))} }
+        items = (0...rounds).to_a.product(form.seams).map { |round, (path, edge)|
+          {points: seam(path, edge + out(round))}
+        }
         [Place::Lie::Line.new(layer: id, unit: :rounds, materials: [material],
           width: (material.diameter || material.width).to_f, front: items, back: items)]
+      end
+
+      private
+
+      # The line beside a path, closed where that is, its inner corners trimmed.
+      def seam(path, across)
+        return path.trace(across) unless path.closed?
+        points = Form::Silhouette.edge(path, across).points
+        [*points, points.first]
       end
     end
   end

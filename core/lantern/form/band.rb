@@ -11,9 +11,10 @@ module Lantern
       # @param measured [Hash] what a string says: any of run, inside_run, outside_run, girth
       # @param dimensions [Array<Hash>] what to write on a drawing: `about`, `from`, `to`, `length`
       # @param parts [Array<Part>] ribs and stem
+      # @param seams [Array<(Path, Numeric)>, nil] where parts lie on others ({#seams})
       # @param preparing [Array<String>] what has to be done to it first
       def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [],
-        parts: [], preparing: [], ties: nil, members: nil, joints: 0)
+        parts: [], preparing: [], ties: nil, members: nil, joints: 0, seams: nil)
         @base = base
         @shape = shape
         @path = path
@@ -28,10 +29,15 @@ module Lantern
         @ties = ties
         @members = members
         @joints = joints
+        @seams = seams
       end
 
       # @return [Integer] places where its parts are tied together
       attr_reader :joints
+
+      # The edges that a cord is laid along: of what lies on something else; where nothing does, its own outside.
+      # @return [Array<(Path, Numeric)>] a path, and how far beside it the edge is
+      def seams = @seams || path.strands.map { [_1, half_face] }
 
       # The bands it is joined from, each as its own; most forms are one.
       # @return [Array<Band>]
@@ -116,6 +122,7 @@ module Lantern
         measured[:girth] = girth + 2 * Math::PI * thickness if @measured[:girth]
         Band.new(base:, shape:, path:, section: section.grown(thickness), face: face + 2 * thickness, sections:,
           measured:, findings:, dimensions:, parts:, preparing:, ties:, joints:,
+          seams: @seams&.map { |seam, half| [seam, half + thickness] },
           members: @members&.map { _1.equal?(self) ? nil : _1.grown(thickness) }&.then { _1.include?(nil) ? nil : _1 })
       end
 

@@ -135,6 +135,9 @@ module Lantern
 
       def joints = ties.size
 
+      # The outside edges of what lies on top.
+      def seams = placed.select(&:over).map { [_1.path, _1.face / 2] }.then { _1.empty? ? nil : _1 }
+
       # Run that is cut away, inches.
       def saved = placed.sum { _1.whole - _1.path.length }
 

@@ -61,6 +61,10 @@ module Lantern
       # @return [Array<Band>, nil]
       def members = nil
 
+      # Where its parts lie on one another; nothing where none does.
+      # @return [Array<(Path, Numeric)>, nil]
+      def seams = nil
+
       # In how many places its parts are tied together.
       def joints = 0
 

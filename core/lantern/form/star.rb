@@ -22,9 +22,20 @@ module Lantern
         Tracing.polygon(Fitting.into_box(corners, width, height))
       end
 
-      # Its arms, from the middle to the tips.
+      # Its arms, from the star's own middle, which is not that of its box, to the very tips of its band.
       def parts
-        path.pieces.each_slice(2).map { |side, _| Part.new(kind: :rib, path: Tracing.lines([[0.0, 0.0], side.at(0)])) }
+        middle = path.pieces.map { _1.at(0) }.transpose.map { _1.sum / path.pieces.size }
+        path.pieces.each_slice(2).with_index.map do |(side, _), i|
+          Part.new(kind: :rib, path: Tracing.lines([middle, tip(2 * i - 1, side.at(0), middle)]))
+        end
+      end
+
+      private
+
+      # Farthest from the middle on the outside edge of a corner.
+      def tip(after, corner, middle)
+        [corner, *path.corner_points(after % path.pieces.size, face / 2.0)]
+          .max_by { |x, y| Math.hypot(x - middle[0], y - middle[1]) }
       end
     end
   end

@@ -126,6 +126,11 @@ module Lantern
 
       def sees_everything? = @sees_everything || inherited_from(:sees_everything?) || false
 
+      # Declares that it follows the seams of a joined form, and is not worked on each of its parts.
+      def along_seams = @along_seams = true
+
+      def along_seams? = @along_seams || false
+
       # Declares which piece of a form beside its band it covers, or answers that.
       # @return [Symbol, nil] `:stem`, `:rib`
       def dresses(kind = nil)

@@ -160,6 +160,44 @@ RSpec.describe "Coverings, against geometry" do
     expect(cover.length).to be_within(1e-9).of(Math::PI * 14.25 + Math::PI * 14.75 + 2)
   end
 
+  # GEOS's edge of an area grown by as much: mitred, as wire and board are, where corners turn outwards; trimmed where
+  # they turn inwards.
+  it "lays seam cord as long as the edge of the area that it goes round, notches trimmed" do
+    [{"base" => "board", "shape" => "star", "width" => 16, "height" => 15, "face" => 1.5},
+      {"base" => "foam", "shape" => "heart", "width" => 15, "height" => 15, "face" => 2}].each do |form|
+      cover = covering(form, "seam_cord", rope(diameter: 0.5), rounds: 3)
+      middle = geos(cover.form.path.trace(0.0, step: 0.01, least: 40))
+      rounds = (0..2).map { |round|
+        grown = middle.buffer(cover.form.half_face + 0.5 * (round + 0.5), quad_segs: 90, mitre_limit: 20,
+          join: (form["base"] == "board") ? :mitre : :round)
+        grown.exterior_ring.length
+      }
+      expect(cover.length).to be_within(0.004 * rounds.sum).of(rounds.sum + 3)
+      drawn = cover.lies[0].front.map { |item|
+        item[:points].each_cons(2).sum { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
+      }
+      drawn.zip(rounds) { |mine, theirs| expect(mine).to be_within(0.004 * theirs).of(theirs) }
+    end
+  end
+
+  it "lays it where one form lies on another, one round for each that is said" do
+    parts = [{"shape" => "ring", "outside" => 14, "inside" => 8},
+      {"shape" => "ring", "outside" => 12, "inside" => 10, "over" => true}]
+    cover = covering({"base" => "foam", "shape" => "composite", "parts" => parts}, "seam_cord", rope(diameter: 0.25))
+    expect(cover.length).to be_within(1e-6).of(Math::PI * 12.25 + 1)
+    expect(cover.lies[0].front.size).to eq 1
+  end
+
+  # A regular star of five points that is 2 R sin 72 wide and R (1 + cos 36) high; the tip of a mitred band lies half a
+  # face over the sine of half its angle farther out.
+  it "measures the arms of a star from its own middle to the very tips" do
+    reach = 8.0
+    wide, high = 2 * reach * Math.sin(72 * Math::PI / 180), reach * (1 + Math.cos(36 * Math::PI / 180))
+    cover = covering({"base" => "board", "shape" => "star", "width" => wide, "height" => high, "face" => 0.5}, "ribs",
+      ribbon(width: 0.5))
+    expect(cover.form.ribs.map(&:length)).to all be_within(0.05).of(reach)
+  end
+
   it "measures ribs along the surface, and tucks both ends" do
     cover = covering(gourd, "ribs", ribbon(width: 1), count: 3)
     expect(cover.lengths.size).to eq 3
