@@ -92,7 +92,7 @@ module Lantern
         short = uncertain.select { _1.cutting.short.positive? }
         return [entry(:sure, nil, "Not enough", "see #{short.first.material.name}", "materials")] if short.any?
         chance = [uncertain.map(&:chance_enough).reduce(:*), 0.999].min
-        [entry(:sure, nil, Measure::Words.percent(chance), "sure that this is enough", "materials")]
+        [entry(:sure, nil, Measure::Words.chance(chance), "sure that this is enough", "materials")]
       end
 
       def entry(key, about, figure, says, working)

@@ -45,11 +45,12 @@ module Lantern
           @layers.filter_map do |layer|
             one = total_of(layer.needs, material)
             next unless one.positive? && whole.positive?
-            share, planned = amount.to_f * one / whole, @count * one
+            planned = @count * one
+            share = material.counted? ? planned * amount.fdiv(share(material)) : amount.to_f * one / whole
             {"method" => layer.class.method_name.to_s, "title" => layer.class.title, "material" => material.id,
              "name" => material.name,
              "planned" => planned.to_f.round(4), "used" => share.round(4), "planned_says" => says(material, planned),
-             "used_says" => says(material, share)}
+             "used_says" => used_says(material, planned, share)}
           end
         end
       end
@@ -118,6 +119,12 @@ module Lantern
       end
 
       def number(material, amount) = material.counted? ? amount.ceil : Measure::Length.in_units(amount, @plan.units)
+
+      # Of whole things as many times what was planned in whole ones.
+      def used_says(material, planned, used)
+        return says(material, used) unless material.counted?
+        ((planned - 1e-9).ceil * used.fdiv(planned)).round.to_s
+      end
 
       def says(material, amount) =
         material.counted? ? (amount - 1e-9).ceil.to_s : Measure::Length.long_text(amount, units: @plan.units)

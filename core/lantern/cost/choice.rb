@@ -67,7 +67,7 @@ module Lantern
       def count(packages) = Measure::Words.count(packages, "package")
 
       # Never a hundred: no estimate is certain.
-      def percent(share) = Measure::Words.percent([share, 0.999].min)
+      def percent(share) = Measure::Words.chance(share)
     end
   end
 end

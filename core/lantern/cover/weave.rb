@@ -85,8 +85,9 @@ module Lantern
       # A gap over a corner is accepted up to so many thicknesses of the rope (common practice).
       CORNER_GAP = 1.5
 
-      # Passes over every corner: as many as were said, or as lie no farther apart on the wide edge than is accepted. At
-      # the pivot there is no room for them: they go over the two rails on the wide side alone (common practice).
+      # Passes over every corner: as many as were said, over all rails; or as lie no farther apart on the wide edge than
+      # is accepted. At the pivot there is hardly room for them: untold they go over the two rails on the wide side
+      # alone (common practice).
       # @return [Array<Integer>]
       def fan_passes = form.stretches.fans.map { |each|
         fan || [(each.length / (advance + [gap_wide, CORNER_GAP * diameter].max)).round - 1, 0].max
@@ -126,16 +127,21 @@ module Lantern
         end
       end
 
-      # Over a corner a pass leaves out the rails near the pivot, and what it goes over lies farther apart there.
       def length
         legs = passes - fan_passes.sum
-        legs * length_per_turn + ENDS + form.stretches.fans.zip(fan_passes).sum { |fan, count| count * short_turn(fan) }
+        over = form.stretches.fans.zip(fan_passes)
+          .sum { |each, count| count * (fan ? long_turn(each) : short_turn(each)) }
+        legs * length_per_turn + ENDS + over
       end
 
-      # One pass over a corner.
-      def short_turn(fan)
-        bay = fan.outward ? spacings.last : spacings.first
-        length_per_turn - spacings.sum + bay * [fan.reach / form.face, 1.0].max
+      # One pass over a corner, over all rails: as much longer as it is farther from the pivot to the far edge than
+      # across the face.
+      def long_turn(each) = length_per_turn + (measured_turn ? 0.0 : [each.reach - form.face, 0.0].max)
+
+      # The same over the two rails on the wide side, which lie farther apart there.
+      def short_turn(each)
+        bay = each.outward ? spacings.last : spacings.first
+        length_per_turn - spacings.sum + bay * [each.reach / form.face, 1.0].max
       end
 
       # Passes lie above one another on the crowded edge, and spread on the wide one: on the leg where they gape
@@ -164,7 +170,7 @@ module Lantern
             end),
           line(:passes, "Passes, two to a turn", "2 × #{turns}#{" + #{fanned}" if fanned}", passes.to_s),
           line(:length, "All passes, both ends tucked",
-            "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}#{", short over the corners" if fanned}",
+            "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}#{over_says}",
             long_text(length))
         ]
       end
@@ -227,14 +233,22 @@ module Lantern
       def wide(leg) = leg.wide * form.wide_run / form.stretches.wide
 
       # Where every pass lies, and over which rails it goes: evenly along the crowded edge of a leg over all of them,
-      # fanned out over a corner over the two on the wide side.
+      # fanned out over a corner.
       def spans
         waiting = fan_passes.dup
         legs.zip(leg_turns, form.stretches.after).flat_map do |leg, count, fan|
           over = fan ? waiting.shift : 0
-          [*(0...2 * count).map { [form.stretches.square(leg.along((_1 + 0.5) / (2 * count), :crowded)), 0..] },
-            *(0...over).map { [fan.span((_1 + 0.5) / over), fan.outward ? (rails.size - 2..) : (..1)] }]
+          [*(0...2 * count).map { [form.stretches.square(leg.along((_1 + 0.5) / (2 * count), :crowded)), (0..)] },
+            *(0...over).map { [fan.span((_1 + 0.5) / over), over_rails(fan)] }]
         end
+      end
+
+      def over_says = fanned && ", #{fan ? "longer" : "short"} over the corners"
+
+      # Over which rails a pass goes at a corner.
+      def over_rails(corner)
+        return (0..) if fan
+        corner.outward ? (rails.size - 2..) : (..1)
       end
 
       def turns_sum

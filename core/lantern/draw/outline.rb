@@ -156,9 +156,17 @@ module Lantern
         return "" unless form.section.rails.size > 1
         reach = form.section.rails.last[0]
         (0...form.sections).map { |i|
-          along = form.path.length * i / form.sections
-          "M#{[-reach, reach].map { scale.text(*form.path.beside_kept(along, _1)) }.join("L")}"
+          along = square(form, form.path.length * i / form.sections)
+          "M#{[-reach, reach].map { scale.text(*form.path.beside(along, _1)) }.join("L")}"
         }.join
+      end
+
+      # Where a bar stands square across: there, or beside the corner that it would fall on.
+      def square(form, along)
+        ends = form.stretches.legs.flat_map { |leg|
+          [-form.path.length, 0.0, form.path.length].map { |round| [leg.from + round, leg.to + round] }
+        }
+        ends.map { |from, to| along.clamp(from, to) }.min_by { (_1 - along).abs }
       end
 
       def hull(section, grown, scale)
@@ -172,7 +180,7 @@ module Lantern
       end
 
       private_class_method :band, :beside, :mark, :part, :strand, :rail, :polygon, :start, :corner, :arc,
-        :crossbars, :hull, :bounds
+        :crossbars, :square, :hull, :bounds
     end
   end
 end

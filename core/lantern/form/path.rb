@@ -146,19 +146,6 @@ module Lantern
       # @return [Float] how far along the path a piece begins
       def start_of(index) = @starts[index]
 
-      # The point this far along on the line beside the path, as {#parallel} keeps it: at the tight side of a
-      # corner it is where the lines meet.
-      def beside_kept(distance, across)
-        kept = kept_pieces(across)
-        locate(distance) do |piece, within|
-          own = kept.find { |each, _, _| each.equal?(piece) }
-          next piece.beside(within.clamp(own[1], own[2]), across) if own
-          x, y = piece.beside(within, across)
-          ends = kept.flat_map { |each, from, to| [each.beside(from, across), each.beside(to, across)] }
-          ends.min_by { |ex, ey| Math.hypot(ex - x, ey - y) } || [x, y]
-        end
-      end
-
       # The line beside the path, piece by piece, cut short where its pieces meet on the tight side of
       # a corner.
       # @return [Array<(Line or Arc, Float, Float)>] each piece, and from where to where it goes

@@ -26,6 +26,10 @@ module Lantern
         "#{(hundredths.abs < 1) ? short(hundredths.round(1)) : hundredths.round} %"
       end
 
+      # A chance, never told as more than it is.
+      # @return [String] "93 %", "over 99 %"
+      def chance(share) = (share > 0.99) ? "over 99 %" : "#{(share * 100).floor} %"
+
       # @return [String] "1st", "2nd", "3rd", "14th"
       def ordinal(number)
         return "#{number}th" if (number % 100).between?(11, 13)

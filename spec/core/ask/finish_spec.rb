@@ -24,6 +24,16 @@ RSpec.describe Lantern::Ask::Finish do
     expect(used.call({"one.coil" => 88, "one.fill" => 13})).to be_within(1).of(planned * 101 / 93)
   end
 
+  # One was planned and two were used: twice as many, however much of the one was spare.
+  it "compares whole things with whole things" do
+    stems = {"id" => "stems", "kind" => "tie", "sort" => "chenille", "name" => "Stems"}
+    half = {"id" => "bow", "method" => "piece", "material" => "tape", "fixing" => [{"with" => "stem", "material" => "stems",
+                                                                                    "count" => 0.5}]}
+    line = described_class.new(plan(materials: [ribbon, stems], layers: [half])).lines("stems" => 2).first
+    expect(line["used"] / line["planned"]).to eq 2
+    expect(line.values_at("planned_says", "used_says")).to eq %w[1 2]
+  end
+
   it "shares what was used of one material by what each covering was planned to take" do
     lines = described_class.new(two).lines("tape" => 300)
     expect(lines.map { _1["method"] }).to eq %w[spiral_wrap row_of]

@@ -63,7 +63,7 @@ RSpec.describe Lantern::Cost::Choice do
     reasons.each do |sureness, each|
       next expect(each["reason"]).to be_nil if sureness < 0.6
       # What the sentence claims is what the chance says.
-      expect(each["reason"]).to match(/#{[(each["chance_enough"] * 100).round, 99].min} %/)
+      expect(each["reason"]).to match(/#{[(each["chance_enough"] * 100).floor, 99].min} %/)
       expect(each["chance_enough"]).to be >= sureness - 1e-3
     end
   end

@@ -30,7 +30,7 @@ module Lantern
           "#{Measure::Words.count(count, "package")} #{(count == 1) ? "is" : "are"}"
         end
 
-        def enough(chance) = "enough #{Measure::Words.percent(chance)} of the time"
+        def enough(chance) = "enough #{Measure::Words.chance(chance)} of the time"
 
         def last(more, all)
           return (all == 1) ? "the package is" : "the #{Measure::Words.ordinal(all)} is" if more == 1
