@@ -27,8 +27,8 @@ RSpec.describe Lantern::Ask::Finish do
   # One was planned and two were used: twice as many, however much of the one was spare.
   it "compares whole things with whole things" do
     stems = {"id" => "stems", "kind" => "tie", "sort" => "chenille", "name" => "Stems"}
-    half = {"id" => "bow", "method" => "piece", "material" => "tape", "fixing" => [{"with" => "stem", "material" => "stems",
-                                                                                    "count" => 0.5}]}
+    fixing = [{"with" => "stem", "material" => "stems", "count" => 0.5}]
+    half = {"id" => "bow", "method" => "piece", "material" => "tape", "fixing" => fixing}
     line = described_class.new(plan(materials: [ribbon, stems], layers: [half])).lines("stems" => 2).first
     expect(line["used"] / line["planned"]).to eq 2
     expect(line.values_at("planned_says", "used_says")).to eq %w[1 2]
