@@ -120,8 +120,15 @@ module Lantern
         @cache.fetch(:covered, layer, bytes: :bytes.to_proc) { Draw::Covered.new(layer).settle }
     end
 
-    # @return [Float] how much of the whole front all layers hide together, 0..1
-    def covered_in_all = @covered_in_all ||= Draw::Front.new(form, layers).share
+    # How much of the whole front all layers hide together. Where one lies on it alone, that is looked at already.
+    # @return [Float] 0..1
+    def covered_in_all
+      @covered_in_all ||= begin
+        seen = layers.reject { |layer| layer.in_place.all? { _1.front.empty? } }
+        alone = seen.first if seen.one? && seen.first.closes.equal?(form.areas)
+        (alone && covered(alone).share) || front.share(seen.map { hidden(_1) })
+      end
+    end
 
     # What is to be said of a layer: its own findings, and where it leaves the form bare.
     # @return [Array<Plan::Finding>]
@@ -161,6 +168,13 @@ module Lantern
     private_constant :UNDER, :SHOWN
 
     private
+
+    def front = @front ||= Draw::Front.new(form)
+
+    # What of the front a layer hides.
+    def hidden(layer)
+      @cache.fetch(:hidden, layer, bytes: :bytes.to_proc) { front.hidden(layer) }
+    end
 
     # What is asked of a material, and what there is of it, is all that its cutting follows from.
     def cut(material, demand)

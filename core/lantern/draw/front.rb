@@ -5,29 +5,32 @@ module Lantern
     # How much of a form's whole front everything on it hides together.
     class Front
       # Looked at on so many level lines.
-      LINES = 240
+      LINES = 80
 
       # @param form [Form::Band]
-      # @param layers [Array<Layer>]
-      def initialize(form, layers)
-        @form, @layers = form, layers
+      def initialize(form)
+        @form = form
       end
 
+      # What of the front, and beside it, a layer hides.
+      # @param layer [Layer]
+      # @return [Rows]
+      def hidden(layer)
+        lies = layer.in_place
+        # What is coated is hidden without anything lying on it.
+        return rows(layer.closes) if lies.any?(Place::Lie::Wash)
+        Rows.of_patches(lies.flat_map { _1.covers(:front) }, step)
+      end
+
+      # @param hidden [Array<Rows>] by every layer
       # @return [Float] 0..1
-      def share
+      def share(hidden)
+        whole = rows(@form.areas)
         return 1.0 if whole.area.zero?
-        bare = coated.map { rows(_1) }.reduce(whole) { |left, coat| left.less(coat) }
-        (1 - bare.less(Rows.of_patches(lies.flat_map { _1.covers(:front) }, step)).area / whole.area).clamp(0.0, 1.0)
+        (1 - hidden.reduce(whole) { |bare, each| bare.less(each) }.area / whole.area).clamp(0.0, 1.0)
       end
 
       private
-
-      def lies = @layers.flat_map(&:in_place)
-
-      # What is coated is hidden without anything lying on it.
-      def coated = @layers.select { |layer| layer.in_place.any?(Place::Lie::Wash) }.map(&:closes)
-
-      def whole = @whole ||= rows(@form.areas)
 
       def rows(areas) = areas.map { |area|
         Rows.of_outlines(area.filled, step).less(Rows.of_outlines(area.open, step))

@@ -61,6 +61,9 @@ module Lantern
         @lines, @step = lines, step
       end
 
+      # How many bytes it takes, about (from memory).
+      def bytes = 1_000 + lines.sum { |_, line| 200 + 16 * line.size }
+
       # @return [Float] square inches
       def area
         lines.each_value.sum { |line|

@@ -7,7 +7,7 @@ module Lantern
     # elsewhere in rows like cells of a honeycomb, in many shifts and both ways round, and one more wherever one goes.
     class Packing
       # Shifts that are tried, by how many discs' squares the outline's box holds at most.
-      SHIFTS = {40 => 16, 150 => 8, Float::INFINITY => 3}.freeze
+      SHIFTS = {16 => 20, 40 => 10, 150 => 6, Float::INFINITY => 3}.freeze
       # Where one more goes is looked for at places so many to a disc's width; looked for where no more lie than this.
       LOOKS, LOOKED = 5, 60
       ROW = Math.sqrt(0.75)
@@ -92,43 +92,37 @@ module Lantern
       # Rows a honeycomb's height apart. `x` shifts a row by a share of a disc's width from the middle, `y` all of them
       # by a share of two rows; turned, rows run down, the middle one through the middle.
       def rows(turned, x, y)
-        across, along = middle
-        high = 2 * @across * ROW
-        (-rows_each_way..rows_each_way).flat_map do |row|
-          row_at = row * @across * ROW + (turned ? 0 : y * high)
-          shift = (row.odd? ? 0.5 : 0.0) + (turned ? y : x)
-          (-rows_each_way..rows_each_way).map do |each|
-            far = (each + shift) * @across
-            turned ? [across + row_at, along + far] : [across + far, along + row_at]
-          end
-        end.select { |px, py| fits?(px, py) }
+        first, last = turned ? [@left, @right] : [@top, @bottom]
+        begins, ends = turned ? [@top, @bottom] : [@left, @right]
+        shifted = (first + last) / 2 + (turned ? 0.0 : y * 2 * @across * ROW)
+        (((first - shifted) / (@across * ROW)).ceil..((last - shifted) / (@across * ROW)).floor).flat_map do |row|
+          at = shifted + row * @across * ROW
+          from = (begins + ends) / 2 + ((row.odd? ? 0.5 : 0.0) + (turned ? y : x)) * @across
+          (((begins - from) / @across).ceil..((ends - from) / @across).floor)
+            .map { |each| turned ? [at, from + each * @across] : [from + each * @across, at] }
+            .select { |px, py| fits?(px, py) }
+        end
       end
 
-      def rows_each_way = @rows_each_way ||= ([@right - @left, @bottom - @top].max / (@across * ROW) / 2).ceil + 2
-
-      def fits?(x, y)
-        return false unless x.between?(@left, @right) && y.between?(@top, @bottom)
-        chords(y).any? { |from, to| x.between?(from, to) } && clear?(x, y)
-      end
+      def fits?(x, y) = chords(y).any? { |from, to| x.between?(from, to) } && clear?(x, y)
 
       def chords(y) = (@chords ||= {})[y] ||= @outline.chords(y)
 
       # Whether every edge is so far away: only edges in the cells beside it can be nearer.
       def clear?(x, y)
-        column, row = (x / @clear).floor, (y / @clear).floor
-        least = @clear**2 * (1 - SAME)
-        (-1..1).all? { |i|
-          (-1..1).all? { |j|
-            near = edges[[column + i, row + j]]
-            near.nil? || near.none? { |px, py| (px - x)**2 + (py - y)**2 < least }
-          }
-        }
+        cell, least = cell(x, y), @clear**2 * (1 - SAME)
+        BESIDE.none? { |other| edges[cell + other]&.any? { |px, py| (px - x)**2 + (py - y)**2 < least } }
       end
 
       # Points along the edges, by their cells.
-      def edges
-        @edges ||= @outline.points(@clear / EDGE).group_by { |x, y| [(x / @clear).floor, (y / @clear).floor] }
-      end
+      def edges = @edges ||= @outline.points(@clear / EDGE).group_by { |x, y| cell(x, y) }
+
+      # Cells are numbered row by row, so many to a row.
+      def cell(x, y) = (y / @clear).floor * ROW_OF_CELLS + (x / @clear).floor
+
+      ROW_OF_CELLS = 1 << 20
+      BESIDE = [-1, 0, 1].product([-1, 0, 1]).map { |row, column| row * ROW_OF_CELLS + column }.freeze
+      private_constant :ROW_OF_CELLS, :BESIDE
 
       # Wherever one more goes: in a mirrored outline in the middle, or two at a time.
       def more(places)
