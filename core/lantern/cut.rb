@@ -14,7 +14,8 @@ module Lantern
     def self.cut(material, demand)
       way = WAYS.fetch(Plan::Kind.fetch(material.kind).sold).call
       cutting = way.cut(material, demand)
-      return cutting if demand.reserve.empty? || cutting.short.positive?
+      more = demand.reserve.sum(&:count)
+      return cutting if cutting.short.positive? || demand.reserve.all? { cutting.room_for(_1) >= more }
       sure = way.cut(material, demand.with(pieces: demand.pieces + demand.reserve.map { _1.with(layer: RESERVE) }))
       sure.short.positive? ? cutting : cutting.with_packages_of(sure)
     end

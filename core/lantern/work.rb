@@ -120,13 +120,15 @@ module Lantern
         @cache.fetch(:covered, layer, bytes: :bytes.to_proc) { Draw::Covered.new(layer).settle }
     end
 
-    # How much of the whole front all layers hide together. Where one lies on it alone, that is looked at already.
+    # How much of the whole front all layers hide together. Where one closes all of it, that is looked at already, and
+    # only what lies on it is to be looked at.
     # @return [Float] 0..1
     def covered_in_all
       @covered_in_all ||= begin
         seen = layers.reject { |layer| layer.in_place.all? { _1.front.empty? } }
-        alone = seen.first if seen.one? && seen.first.closes.equal?(form.areas)
-        (alone && covered(alone).share) || front.share(seen.map { hidden(_1) })
+        closing = seen.find { |layer| layer.closes && covered(layer).whole_of?(form) }
+        closing ? covered(closing).share_with((seen - [closing]).flat_map(&:in_place)) :
+          front.share(seen.map { hidden(_1) })
       end
     end
 

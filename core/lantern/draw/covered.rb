@@ -37,17 +37,35 @@ module Lantern
           .sort_by { |each| [-each.wide, each.at] }
       end
 
-      # Looks, once, and forgets the lines it looked along.
+      # What lies on a covering is looked at on so many lines.
+      FEW_LINES = 40
+
+      # Looks, once, and forgets the lines it looked along, but for what it found bare.
       # @return [self]
       def settle
         share
         places
-        @whole = @bare = @box = nil
+        @large, @high = whole.area, height if @whole
+        @whole = @box = nil
         self
       end
 
+      # Whether it is looked at on all of a form's front.
+      # @param form [Form::Band]
+      def whole_of?(form) = closed.equal?(form.areas)
+
+      # The share that is hidden when other things lie on it, too.
+      # @param lies [Array<Place::Lie>]
+      # @return [Float] 0..1
+      def share_with(lies)
+        return share if lies.empty? || @large.nil? || @large.zero?
+        coarse = bare.every([(@high / FEW_LINES / step).floor, 1].max)
+        left = coarse.less(Rows.of_patches(lies.flat_map { _1.covers(:front) }, coarse.step))
+        (share + (coarse.area - left.area) / @large).clamp(0.0, 1.0)
+      end
+
       # How many bytes it takes, about (from memory).
-      def bytes = 1_000 + 300 * places.size
+      def bytes = 1_000 + 300 * places.size + (@bare&.bytes || 0)
 
       # @return [Plan::Finding, nil] what a maker would see bare, the widest place first, and the change that mends it
       def finding(units)

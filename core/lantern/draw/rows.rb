@@ -62,7 +62,7 @@ module Lantern
       end
 
       # How many bytes it takes, about (from memory).
-      def bytes = 1_000 + lines.sum { |_, line| 200 + 16 * line.size }
+      def bytes = 1_000 + lines.sum { |_, line| 80 + 8 * line.size }
 
       # @return [Float] square inches
       def area
@@ -75,6 +75,13 @@ module Lantern
           wide
         } * step
       end
+
+      # Every so-manieth of its lines.
+      # @param number [Integer]
+      # @return [Rows]
+      def every(number) = Rows.new(
+        lines.filter_map { |row, line| [row / number, line] if (row % number).zero? }.to_h, step * number
+      )
 
       # Both together.
       # @param other [Rows] on the same lines
