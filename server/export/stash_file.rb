@@ -73,22 +73,34 @@ module Server
           refuse(1, "The file is not text in UTF-8: save it as CSV UTF-8.")
         end
         refuse(1, "The file has more than #{MOST} lines.") if text.count("\n") > MOST
-        table = CSV.parse(text, skip_blanks: true)
+        separator = separator_of(text)
+        table = CSV.parse(text, skip_blanks: true, col_sep: separator)
         heads = (table.shift || []).map { _1.to_s.strip.downcase }
+        # Spreadsheets leave empty columns behind the last one.
+        heads.pop while heads.last == ""
         unknown = heads - HEADS
         unless heads.include?("row") && heads.include?("id")
           refuse(1, "The first line must name the columns, of these: #{HEADS.join(", ")}.")
         end
         refuse(1, "The column “#{unknown.first}” is not known.") if unknown.any?
         table.each_with_index.map { |row, i|
-          [i + 2, heads.zip(row.map { Sheet.plain(_1)&.strip }).to_h.reject { |_, cell|
-                    cell.nil? || cell.empty?
-                  }]
+          cells = heads.zip(row.map { Sheet.plain(_1)&.strip }).to_h.reject { |_, cell| cell.nil? || cell.empty? }
+          [i + 2, (separator == ",") ? cells : cells.to_h { |head, cell| [head, with_point(head, cell)] }]
         }.reject { _2.empty? }
       rescue CSV::MalformedCSVError => error
         refuse(error.line_number || 1,
           "This is not CSV that can be read: a quote is left open, or stands where none should.")
       end
+
+      # What stands between the columns, as spreadsheets of several countries write them: whatever the first line has
+      # most of.
+      def separator_of(text) = [",", ";", "\t"].max_by { text.lines.first.to_s.count(_1) }
+
+      MONEY = %w[price sale_price].freeze
+      DECIMAL_COMMA = /\A(\d+),(\d+)(\D*)\z/
+
+      # Where columns are not told apart by commas, a comma in a number is its decimal point.
+      def with_point(head, cell) = (LENGTHS + MONEY).include?(head) ? cell.sub(DECIMAL_COMMA, '\1.\2\3') : cell
 
       def place(line, row, materials, problems)
         kind, id = row.values_at("row", "id")
@@ -128,7 +140,7 @@ module Server
 
       def refuse(line, says) = raise(Problem.new([problem(line, says)]))
 
-      private_class_method :cells, :sizes, :sold, :parse, :place, :begin_material, :piece, :numbers, :problem, :refuse
+      private_class_method :cells, :sizes, :sold, :parse, :separator_of, :with_point, :place, :begin_material, :piece, :numbers, :problem, :refuse
     end
   end
 end

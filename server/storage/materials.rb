@@ -194,9 +194,20 @@ module Server
       def take(document, row, units)
         return add(document, units) && "added" unless row
         before = in_units(row, row[:stock], units)
-        return "same" if before == document
+        return "same" if same?(before, document, units)
         change(row[:id], row[:version], document, units)
         "changed"
+      end
+
+      # Whether two documents say the same, however they write it; in what order the lengths lie does not matter.
+      def same?(before, document, units)
+        one, other = [before, document].map do |each|
+          read = Lantern::Plan::Material.check(each, units:)
+          read.with(on_hand: read.on_hand.sort_by(&:inspect))
+        end
+        one == other
+      rescue Lantern::Plan::Refused
+        false
       end
 
       def values(read, material, units)

@@ -122,6 +122,31 @@ RSpec.describe "Files in and out", :api, :store do
     expect(stash_now[0]["on_hand"]).to eq [60]
   end
 
+  it "takes in what it wrote, and nothing has changed" do
+    materials = Lantern.declarations["materials"].map { _1["kind"] }
+    plans = Dir[File.expand_path("../../docs/examples/*.json", __dir__)].map { JSON.parse(File.read(_1)) }
+    all = plans.flat_map { _1["materials"] }.uniq { _1["id"] }
+    expect(all.map { _1["kind"] }.uniq.size).to be > materials.size / 2
+    all.each { |material| ask(:post, "/materials", {units: "in", material:}) }
+    %w[in cm].each do |units|
+      text = fetch("/stash.csv?units=#{units}").body
+      expect(take_in(text, units:)).to eq("added" => 0, "changed" => 0, "same" => all.size)
+    end
+  end
+
+  # As office programs of other countries write the same: semicolons or tabs, decimal commas, empty columns at the end,
+  # columns in another order.
+  it "takes in what a spreadsheet wrote" do
+    rows = [%w[name id row kind diameter length price], ["Cord", "cord", "material", "rope", "0,25", "", ""],
+      ["", "cord", "offer", "", "", "120", "1,75"], ["", "cord", "piece", "", "", "31,5 in", ""]]
+    [";", "\t"].each do |separator|
+      text = rows.map { [*_1, "", ""].join(separator) }.join("\r\n")
+      expect(take_in(text).values_at("added", "same")).to eq((separator == ";") ? [1, 0] : [0, 1])
+    end
+    expect(stash_now[0]).to include("name" => "Cord", "diameter" => "0.25", "on_hand" => [31.5],
+      "offers" => [{"length" => "120", "price" => "1.75"}])
+  end
+
   it "names every bad line, and takes in nothing" do
     text = <<~CSV
       row,id,kind,name,diameter,length,price

@@ -3,6 +3,7 @@ import { useState } from "react"
 import { api, problemsOf, type Problem, type Units } from "../keep/client"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
+import { textOf } from "./textOf"
 
 interface Tried {
   csv: string
@@ -40,7 +41,7 @@ export function TakeIn({ units, onClose }: { units: Units; onClose: () => void }
           onChange={async (event) => {
             setDone("")
             const file = event.target.files?.[0]
-            if (file) await send(await file.text(), true)
+            if (file) await send(textOf(await file.arrayBuffer()), true)
           }}
         />
       </p>
