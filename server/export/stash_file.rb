@@ -140,7 +140,8 @@ module Server
 
       def refuse(line, says) = raise(Problem.new([problem(line, says)]))
 
-      private_class_method :cells, :sizes, :sold, :parse, :separator_of, :with_point, :place, :begin_material, :piece, :numbers, :problem, :refuse
+      private_class_method :cells, :sizes, :sold, :parse, :separator_of, :with_point, :place, :begin_material, :piece,
+        :numbers, :problem, :refuse
     end
   end
 end
