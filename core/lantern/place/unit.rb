@@ -49,6 +49,7 @@ module Lantern
 
       know :backs, "back"
       know :balls, "ball"
+      know :beads, "bead"
       know :blooms, "bloom"
       know :bow_loops, "loop in the bow", "loops in the bow"
       know :bow_ribbons, "bow ribbon", "bow ribbons"
@@ -59,6 +60,8 @@ module Lantern
       know :coils, "coil"
       know :cords, "cord"
       know :curls, "curl"
+      know :curl_ends, "end of a curl", "ends of curls"
+      know :tube_ends, "end of a tube", "ends of tubes"
       know :cones, "cone"
       know :fillers, "filler"
       know :folded, "folded ribbon"

@@ -80,7 +80,7 @@ function OwnSteps({ plan, problems, declarations, onChange }: StageProps) {
         place="steps"
         records={plan.steps}
         materials={[]}
-        layers={namesOf(plan.layers ?? [], declarations.coverings)}
+        layers={namesOf(plan.layers ?? [], declarations.coverings, plan.materials)}
         problems={problems}
         understood={() => undefined}
         onChange={(steps) => onChange({ ...plan, steps })}

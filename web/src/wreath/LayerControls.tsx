@@ -51,7 +51,9 @@ export function LayerControls(props: Props) {
     place,
     covering: declarations.coverings.find((each) => each.method === layer.method),
     shown: worked?.layers.find((each) => each.id === layer.id && each.method === layer.method),
-    others: namesOf(plan.layers ?? [], declarations.coverings).filter(({ value }) => value !== layer.id),
+    others: namesOf(plan.layers ?? [], declarations.coverings, plan.materials).filter(
+      ({ value }) => value !== layer.id,
+    ),
     change: (next) => onChange(withMaterials(next, known)),
     problemAt: (at) => problems.find((problem) => problem.at === at)?.says,
   }

@@ -40,7 +40,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
     onChange(withLayer(props, covering, known))
     setChosen(own.length)
   }
-  const names = namesOf(plan.layers ?? [], declarations.coverings)
+  const names = namesOf(plan.layers ?? [], declarations.coverings, plan.materials)
   const sitting = open ? sittingOn(plan.layers ?? [], open.layer.id) : []
   const takeOff = (what: "go too" | "stay") => {
     if (open) onChange(without(plan, open.layer, what))

@@ -1,6 +1,6 @@
 import { expect, it } from "vitest"
 import type { Covering, Material, Plan } from "../keep/client"
-import { covered, freshId, knownMaterials, layersOf, withMaterials } from "./layers"
+import { covered, freshId, knownMaterials, layersOf, namesOf, withMaterials } from "./layers"
 
 const material = (id: string, kind = "rope"): Material => ({ id, kind, name: id })
 const covering = (method: string, stage: Covering["stage"]): Covering => ({
@@ -49,6 +49,24 @@ it("knows the plan's own materials before those of the stash", () => {
     pieces: [],
   }))
   expect(knownMaterials(plan([], [own]), stash).map((each) => each.name)).toEqual(["As it was", "tape"])
+})
+
+it("calls what was bought by its name", () => {
+  const making = {
+    name: "making",
+    kind: "choice",
+    label: "How",
+    required: false,
+    choices: [{ value: "bought", says: "As it is" }],
+  }
+  const piece = { ...covering("piece", "trim"), options: [making] }
+  const bought = [
+    { id: "a", method: "piece", making: "bought", parts: [{ material: "sign" }] },
+    { id: "b", method: "piece", making: "bought", material: "sign" },
+    { id: "c", method: "piece", making: "bought", name: "My sign" },
+  ]
+  const sign = { ...material("sign"), name: "Oak sign" }
+  expect(namesOf(bought, [piece], [sign]).map(({ says }) => says)).toEqual(["Oak sign", "Oak sign 2", "My sign"])
 })
 
 it("gives a layer an id that none has", () => {

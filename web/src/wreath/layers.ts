@@ -46,7 +46,11 @@ export function freshId(layers: PlanLayer[]): string {
 }
 
 /** What every layer is called, as a list to choose from: "Bow", and where there are two, "Bow 2". */
-export function namesOf(layers: PlanLayer[], coverings: Covering[]): { value: string; says: string }[] {
+export function namesOf(
+  layers: PlanLayer[],
+  coverings: Covering[],
+  materials: Material[] = [],
+): { value: string; says: string }[] {
   const titles = layers.map((layer) => {
     const covering = coverings.find((each) => each.method === layer.method)
     // What it is, or how it is made, where one method makes many things; or what its maker calls it.
@@ -55,12 +59,21 @@ export function namesOf(layers: PlanLayer[], coverings: Covering[]): { value: st
     const own = typeof said === "string" ? said : kind?.name === "making" ? kind.default : undefined
     const word = kind?.choices?.find(({ value }) => value === own)
     const name = kind?.name === "making" && typeof layer.name === "string" ? layer.name : undefined
-    return name ?? word?.says ?? (typeof own === "string" ? own : undefined) ?? covering?.title ?? layer.method
+    const bought = own === "bought" ? materials.find(({ id }) => id === materialOf(layer))?.name : undefined
+    return (
+      name ?? bought ?? word?.says ?? (typeof own === "string" ? own : undefined) ?? covering?.title ?? layer.method
+    )
   })
   return layers.map((layer, i) => {
     const before = titles.slice(0, i).filter((title) => title === titles[i]).length
     return { value: layer.id, says: before > 0 ? `${titles[i]} ${before + 1}` : titles[i]! }
   })
+}
+
+/** The material of a layer: of a piece that was bought, of what it is. */
+function materialOf({ parts, material }: PlanLayer): unknown {
+  const [first] = Array.isArray(parts) ? (parts as { material?: unknown }[]) : []
+  return first?.material ?? material
 }
 
 /** Layers that sit on one, directly. */

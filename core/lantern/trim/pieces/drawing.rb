@@ -14,10 +14,6 @@ module Lantern
 
         private
 
-        # What is seen of a part, where that is called by another name than the part itself.
-        UNITS = {Place::Lie::Tail => :tails, Place::Lie::Loop => :bow_loops}.freeze
-        private_constant :UNITS
-
         def drawn_part(part, number, points)
           turn = made.crosswise? ? number * Math::PI / [parts.size, 2].max : 0.0
           given = made.class.stems ? part.overlapped(turn) : part.lies(turn)
@@ -25,7 +21,7 @@ module Lantern
             front = points.flat_map { |x, y, turned|
               ways.map { |way, far| {points: shape(kind, part, x, y, way + turned, far)} }
             }
-            kind.new(layer: id, unit: UNITS.fetch(kind, part.class.unit), key: :"part_#{number + 1}_#{i + 1}",
+            kind.new(layer: id, unit: part.seen_as(kind), key: :"part_#{number + 1}_#{i + 1}",
               materials: [part.material].compact,
               width: part.seen_width, front:, called: part.called, words: part.written)
           end

@@ -130,6 +130,11 @@ module Lantern
         # The same where its parts are laid with their stems overlapped.
         def overlapped(turn) = lies(turn)
 
+        # What is counted of it where it is drawn.
+        # @param kind [Class] of lie
+        # @return [Symbol] one of {Place::Unit}
+        def seen_as(kind) = {Place::Lie::Tail => :tails, Place::Lie::Loop => :bow_loops}.fetch(kind, self.class.unit)
+
         # What is written on it where it is drawn.
         # @return [String, nil]
         def written = nil

@@ -11,6 +11,8 @@ module Lantern
           # Curled, it is so much of its length (from memory).
           DRAWN_IN = 0.6
 
+          def seen_as(_kind) = :curl_ends
+
           def told = "a curl #{text(length)} long#{", #{text(width)} wide" if width}"
 
           def lies(turn)

@@ -23,6 +23,8 @@ module Lantern
             }]]
           end
 
+          def seen_as(kind) = (kind == Place::Lie::Ball) ? :beads : super
+
           def wide = bare? ? [super, BEAD].min : BEAD
 
           private

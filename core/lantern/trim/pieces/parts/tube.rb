@@ -8,6 +8,8 @@ module Lantern
         class Tube < Part
           part :tube, title: "Tube, rolled", unit: :tubes, measures: {length: 10, across: 1}, optional: [:width]
 
+          def seen_as(_kind) = :tube_ends
+
           def told = "a tube #{text(length)} long, rolled to #{text(across)} across"
 
           def seen_width = across.to_f
