@@ -16,11 +16,8 @@ module Lantern
       cutting = way.cut(material, demand)
       more = demand.reserve.sum(&:count)
       return cutting if cutting.short.positive? || demand.reserve.all? { cutting.room_for(_1) >= more }
-      sure = way.cut(material, demand.with(pieces: demand.pieces + demand.reserve.map { _1.with(layer: RESERVE) }))
+      sure = way.cut(material, demand.at_most)
       sure.short.positive? ? cutting : cutting.with_packages_of(sure)
     end
-
-    # Whose pieces the reserve is.
-    RESERVE = "reserve"
   end
 end

@@ -30,7 +30,7 @@ module Lantern
       def left_over = entries.sum(BigDecimal(0), &:left_over)
 
       # Too short to keep, and what a dear package costs more than the cheapest would for what is left of it.
-      def scraps = to_buy + from_stash - used - left_over
+      def scraps = [to_buy + from_stash - used - left_over, BigDecimal(0)].max
 
       def left_in_stash = entries.sum(BigDecimal(0), &:left)
 

@@ -14,6 +14,9 @@ module Lantern
     end
 
     class Demand
+      # Whose pieces the reserve is.
+      RESERVE = "reserve"
+
       # What somebody needs, for so many wreaths alike.
       Asked = Value.define(:layer, :need, :times)
 
@@ -86,6 +89,9 @@ module Lantern
 
       # The same without that.
       def uninsured = with(allowance: 0, reserve: [])
+
+      # The same when all of the reserve is cut, too.
+      def at_most = with(pieces: pieces + reserve.map { _1.with(layer: RESERVE) }, reserve: [])
 
       # Whether nobody knows exactly how much it will be.
       def uncertain? = spread.positive? || pieces.any? { _1.spread.positive? }

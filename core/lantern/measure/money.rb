@@ -30,7 +30,9 @@ module Lantern
       # @return [String] with the places of its currency, rounded half up
       def text(amount, currency)
         places = ::Money::Currency.find(currency)&.exponent || PLACES
-        format("%.#{places}f", amount.round(places, BigDecimal::ROUND_HALF_UP))
+        rounded = amount.round(places, BigDecimal::ROUND_HALF_UP)
+        # A little less than nothing is nothing.
+        format("%.#{places}f", rounded.zero? ? 0 : rounded)
       end
 
       # @param currency [String] by ISO 4217

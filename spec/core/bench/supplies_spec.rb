@@ -5,7 +5,8 @@ RSpec.describe Lantern::Bench::Supplies do
   it "counts sticks of glue from the bead's volume" do
     worked = work(form: foam(14, 8), materials: [rope], layers: [layer("seam_cord", "rope", rounds: 2)])
     bead = worked["supplies"]["bead"]
-    expect(bead).to be_within(0.01).of(2 * worked["form"]["run"])
+    # Along all of both rounds, 5/16 in thick, and their joins.
+    expect(bead).to be_within(0.01).of(Math::PI * (14 + 0.3125) + Math::PI * (14 + 3 * 0.3125) + 2)
     volume = Math::PI / 4 * 3.175**2 * bead * 25.4
     expect(worked["supplies"]["sticks"]).to eq (volume / (Math::PI / 4 * 7**2 * 100)).ceil
   end

@@ -18,4 +18,9 @@ RSpec.describe Lantern::Measure::Money do
     price = Lantern::Measure::Price
     expect(price.amount(price.exact(BigDecimal("8.7445")))).to eq BigDecimal("8.7445")
   end
+
+  it "writes a little less than nothing as nothing" do
+    expect(described_class.text(BigDecimal("-0.001"), "USD")).to eq "0.00"
+    expect(described_class.text(BigDecimal("-0.006"), "USD")).to eq "-0.01"
+  end
 end

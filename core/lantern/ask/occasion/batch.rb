@@ -31,7 +31,7 @@ module Lantern
         end
 
         # What it would come to if each were bought and cut by itself, in their order, with what the ones
-        # before have left in the stash.
+        # before have left in the stash. What is in reserve counts as taken: one hand takes more of everything.
         # @return [BigDecimal]
         def one_by_one
           @one_by_one ||= begin
@@ -39,7 +39,7 @@ module Lantern
             occasion.works.sum(BigDecimal(0)) do |work|
               priced = occasion.money.priced(work.plan.materials)
               alone = work.with(materials: priced.map { |each| each.with(on_hand: hand.fetch(each.id)) })
-              alone.stock.each { |cutting| hand[cutting.material.id] = left(cutting, alone.plan) }
+              alone.stock.each { |cutting| hand[cutting.material.id] = left(at_most(cutting), alone.plan) }
               alone.to_buy
             end
           end
@@ -52,6 +52,10 @@ module Lantern
           @demand ||= Work.demand(occasion.works, occasion.materials, sureness: occasion.sureness) do |need, work|
             need.asked_by(work.plan.name, occasion.works.index { _1.equal?(work) } + 1)
           end
+        end
+
+        def at_most(cutting)
+          cutting.demand.reserve.empty? ? cutting : Cut.cut(cutting.material, cutting.demand.at_most)
         end
 
         # What is on hand of a material after it was cut.
