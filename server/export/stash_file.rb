@@ -94,7 +94,7 @@ module Server
 
       # What stands between the columns, as spreadsheets of several countries write them: whatever the first line has
       # most of.
-      def separator_of(text) = [",", ";", "\t"].max_by { text.lines.first.to_s.count(_1) }
+      def separator_of(text) = [",", ";", "\t"].max_by { text[/\A[^\n]*/].count(_1) }
 
       MONEY = %w[price sale_price].freeze
       DECIMAL_COMMA = /\A(\d+),(\d+)(\D*)\z/

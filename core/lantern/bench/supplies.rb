@@ -59,7 +59,11 @@ module Lantern
 
       def stick_parts = bead_of_one * BEAD**2 / (thickness**2 * STICK_LENGTH)
 
-      def glue = @plan.materials.find { _1.kind == :glue }
+      # What the gun takes; what a coat is put on with is charged there.
+      def glue
+        pasted = @layers.flat_map(&:materials).filter_map(&:put_on_with)
+        @plan.materials.find { |each| each.kind == :glue && !pasted.include?(each.id) }
+      end
 
       def thickness = glue&.diameter || STICK
 

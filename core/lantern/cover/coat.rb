@@ -27,6 +27,14 @@ module Lantern
       # From memory: read what the pack says.
       COVERAGE = 576.0
 
+      def check
+        super
+        return unless put_on_with
+        refuse("material", "#{material.name} cannot be put on with itself.") if put_on_with == material
+        return if %i[glue coat].include?(put_on_with.kind)
+        refuse("material", "#{put_on_with.name} is #{put_on_with.kind}; a coat is put on with a paste or a glue.")
+      end
+
       def coverage = super || COVERAGE
 
       def area = form.area * coats

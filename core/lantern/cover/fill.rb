@@ -31,6 +31,8 @@ module Lantern
       def check
         super
         refuse("method", "Only a closed form has a middle to fill.") unless form.closed?
+        # So many are not laid out; of what could ever lie there more than half do.
+        refuse("bloom", "Up to #{most} blooms would go in; more than #{MOST} cannot be planned.") if most > 2 * MOST
         refuse("bloom", "A bloom #{text(bloom)} across does not fit into the opening.") if places.empty?
         refuse_crowd(places.size, "bloom", "blooms")
       end

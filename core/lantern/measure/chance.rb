@@ -29,10 +29,14 @@ module Lantern
 
       # As many spreads as are looked at: with one degree of freedom 999 in 1 000 lie within 320.
       MOST = 400.0
-      private_constant :MOST
+      # From so many degrees on Student's distribution is the normal one to a thousandth.
+      MANY = 1_000
+      private_constant :MOST, :MANY
 
       # The distribution function.
-      def below(spreads, freedom) = freedom ? student(spreads, freedom) : 0.5 * (1 + Math.erf(spreads / Math.sqrt(2)))
+      def below(spreads, freedom)
+        (freedom && freedom < MANY) ? student(spreads, freedom) : 0.5 * (1 + Math.erf(spreads / Math.sqrt(2)))
+      end
 
       # Source: Abramowitz and Stegun, Handbook of Mathematical Functions, 26.7.3 and 26.7.4.
       def student(spreads, freedom)

@@ -66,6 +66,7 @@ module Lantern
       include Placed
       include Pieces::Telling
       include Pieces::Drawing
+      include Pieces::Judging
 
       figure :pieces, :count, "Pieces to make"
       figure :length, :length, "All that is cut, end to end"
@@ -162,8 +163,6 @@ module Lantern
             end)
         ]
       end
-
-      def findings = [*too_heavy, *soft, *crowded, *same_place, *no_ties]
 
       # What it is called: by its maker, or by how it is made, or what it was bought as.
       def called = name || (made.made? ? made.class.called : parts.first.name)
@@ -271,40 +270,6 @@ module Lantern
         refuse("at", "This form is open: nothing can hang in its middle.") if at == :middle && !form.closed?
         along = at.is_a?(Hash) && at[:along]
         refuse("at.along", "The band is #{text(form.run)} long.") if along && along > form.run
-      end
-
-      def too_heavy
-        return if grams.zero? || grams <= holds || fastenings.empty?
-        finding(:warn, "too_heavy", "The #{called} weighs #{grams.round} g; what it is fixed with holds about " \
-          "#{holds.round} g.", try: {"fixing" => [{"with" => "wire"}, {"with" => "wire"}]})
-      end
-
-      def no_ties
-        return if form.ties || fastenings.none? { _1.with == :twisted }
-        finding(:warn, "no_ties", "This form has no ties of its own to twist: say on the form how many a rail " \
-          "has, or fix it with something else.", try: {"fixing" => [{"with" => "stem"}]})
-      end
-
-      # Ribbon without wire holds only small loops (from memory).
-      def soft
-        loose = parts.find { |part|
-          part.loop_size && part.loop_size > 3 && part.material&.kind == :ribbon && !part.material.wired
-        }
-        return unless loose && part_loops?(loose)
-        finding(:warn, "wants_wire",
-          "#{loose.material.name} has no wire in its edges: loops of #{text(loose.loop_size)} " \
-          "fall in. Wired ribbon holds them; without it keep to #{text(3)} or less.")
-      end
-
-      def part_loops?(part) = part.is_a?(Pieces::Parts::Ribbon) || part.is_a?(Pieces::Parts::Loop)
-
-      # Less than this share of their own size apart they no longer find room (from memory).
-      CROWDED = 0.3
-
-      def crowded
-        return unless pieces > 1 && places.round? && places.pitch < size * CROWDED
-        finding(:warn, "overlap", "#{pieces} of them, about #{text(size)} across, stand #{text(places.pitch)} apart.",
-          try: {"count" => (form.run / (size * CROWDED)).floor.clamp(1, 500)})
       end
     end
   end

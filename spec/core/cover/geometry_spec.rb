@@ -139,6 +139,11 @@ RSpec.describe "Coverings, against geometry" do
     end
   end
 
+  it "lays out no crowd of blooms that nobody could push through" do
+    tiny = plan(form: foam(60, 50), materials: [stash[5]], layers: [layer("fill", "blooms", bloom: 0.05)])
+    expect(problems(tiny)).to match("layers.0.bloom" => /more than 4000 cannot be planned/)
+  end
+
   # Seven round one in the middle, where four lay before.
   it "fills the opening of a ring of 14 by 9 in with seven blooms of 2.9 in" do
     expect(covering({"base" => "foam", "outside" => 14, "inside" => 9}, "fill", stash[5], bloom: 2.9).blooms).to eq 7

@@ -113,8 +113,23 @@ RSpec.describe "What a plan can say" do
       worked = coated("paper", with: "paste")
       expect(worked["layers"][0]["needs"].map { _1.values_at("material", "count") }).to eq [["coat", 1], ["paste", 1]]
       expect(worked["steps"].find { _1["layer"] == "one" }["says"]).to include "Brush Paper paste on the form"
+      # What a coat takes is not what the gun takes.
+      expect(worked["materials"].find { _1["id"] == "paste" }["needed"]).to eq 1
       expect(problems(plan(materials: [{"id" => "c", "kind" => "coat", "name" => "C", "with" => "none"}])).keys)
         .to eq ["materials.0.with"]
+      %w[coat rib].each do |with|
+        coat = {"id" => "coat", "kind" => "coat", "name" => "Napkins", "with" => with}
+        expect(problems(plan(materials: [coat, ribbon(id: "rib")], layers: [layer("coat", "coat")])).keys)
+          .to eq ["layers.0.material"]
+      end
+    end
+
+    it "is not that a coat uses up the glue that something else is glued with" do
+      paste = {"id" => "paste", "kind" => "glue", "name" => "Paste", "offers" => [{"count" => 1, "price" => "3"}]}
+      coat = {"id" => "coat", "kind" => "coat", "name" => "Moss", "sort" => "moss", "with" => "paste"}
+      worked = work(form: foam(14, 8), materials: [coat, paste, rope],
+        layers: [layer("coat", "coat", id: "moss"), layer("seam_cord", "rope", rounds: 2)])
+      expect(worked["materials"].find { _1["id"] == "paste" }["needed"]).to eq 1
     end
 
     it "is a back over the opening, too: as large as what is inside the outline" do
