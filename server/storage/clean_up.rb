@@ -15,7 +15,9 @@ module Server
     end
 
     def call
-      empty_bin(:wreaths) { |gone| @database[:makes].where([TenantDataset::COLUMN, :wreath_id] => gone).update(wreath_id: nil) }
+      empty_bin(:wreaths) do |gone|
+        @database[:makes].where([TenantDataset::COLUMN, :wreath_id] => gone).update(wreath_id: nil)
+      end
       empty_bin(:occasions) { |gone|
         @database[:wreaths].where([TenantDataset::COLUMN, :occasion_id] => gone).update(occasion_id: nil)
       }

@@ -86,7 +86,8 @@ module Server
 
       # @return [Hash, nil] `workshop_id` and `role` of an invitation that holds
       def invitation(token)
-        invitations.where(digest: Auth::OneTimeTokens.digest(token)).where { self.until >= Sequel.lit("UTC_TIMESTAMP()") }
+        invitations.where(digest: Auth::OneTimeTokens.digest(token))
+          .where { self.until >= Sequel.lit("UTC_TIMESTAMP()") }
           .select(:workshop_id, :role).first
       end
 
