@@ -188,6 +188,8 @@ module Lantern
 
     def bare(inches) = Measure::Length.text(inches, units: @plan.units, unit: false)
 
+    def figure(inches) = Measure::Length.figure(inches, units: @plan.units)
+
     def long_text(inches) = Measure::Length.long_text(inches, units: @plan.units)
 
     def square_text(square_inches)
@@ -223,6 +225,19 @@ module Lantern
     end
 
     def undeclared(move) = raise(Registry::Unknown, "#{self.class.title} does not declare the move “#{move}”.")
+
+    # A sum that comes out by pencil: lengths at %l, numbers at %n, shares at %p, areas at %a.
+    # @return [Measure::Sum]
+    def sum(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @plan.units, mark: @plan.smallest_mark)
+
+    # The sum of every leg or corner, those that are alike together.
+    # @param each [Array<Measure::Sum>]
+    def sum_of(each)
+      return each.first if each.one?
+      alike = each.group_by { _1.beside("") }.values
+      pattern = alike.map { "#{"#{_1.size} × " if _1.size > 1}(#{_1.first.pattern})" }.join(" + ")
+      sum(pattern, *alike.flat_map { _1.first.values })
+    end
 
     def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)
 

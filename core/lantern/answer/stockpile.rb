@@ -94,7 +94,7 @@ module Lantern
       def piece_line(piece, i)
         says = Measure::Words.sentence(piece.what)
         return line(:"piece_#{i + 1}", says, whole_ones(piece.count), piece.count.ceil.to_s) if counted?
-        line(:"piece_#{i + 1}", says, "#{piece.count} × #{bare(piece.length)}", text(piece.length * piece.count))
+        line(:"piece_#{i + 1}", says, sum("%n × %l", piece.count, piece.length), text(piece.length * piece.count))
       end
 
       # Pieces that cannot be cut are counted; a length is measured.
@@ -106,23 +106,23 @@ module Lantern
 
       def joins
         return unless @cutting.joins.positive?
-        line(:joins, "Joins", "#{@cutting.joins} × #{bare(demand.join)}", text(@cutting.joins * demand.join))
+        line(:joins, "Joins", sum("%n × %l", @cutting.joins, demand.join), text(@cutting.joins * demand.join))
       end
 
       def allowance
         return unless demand.allowance.positive?
         line(:allowance, "To be #{Measure::Words.percent(@plan.sureness)} sure",
-          "#{spreads(demand.freedom)} × a spread of #{bare(demand.spread)}", text(demand.allowance))
+          sum("%n × the spread, %l", spreads(demand.freedom), demand.spread), text(demand.allowance))
       end
 
-      def spreads(freedom = nil) = format("%.2f", Measure::Chance.spreads_for(@plan.sureness, freedom:))
+      def spreads(freedom = nil) = Measure::Chance.spreads_for(@plan.sureness, freedom:)
 
       # Pieces that have to be in hand besides, though they are not cut.
       def reserve
         demand.reserve.each_with_index.map do |more, i|
           spares = ", less #{Measure::Words.count(more.spares, "spare")}" if more.spares.positive?
           line(:"reserve_#{i + 1}", "To be #{Measure::Words.percent(@plan.sureness)} sure, uncut",
-            "#{spreads} × #{Measure::Words.percent(more.spread)} of #{more.sum}#{spares}, rounded up", more.count.to_s)
+            sum("%n × %p of %n#{spares}, rounded up", spreads, more.spread, more.sum), more.count.to_s)
         end
       end
 
@@ -144,6 +144,8 @@ module Lantern
         "#{Measure::Length.square_in_units(@entry.amount_used, @units).round} sq #{@units}"
       end
 
+      def sum(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @units, mark: @plan.smallest_mark)
+
       def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)
 
       def money(amount) = @plan.money_text(amount)
@@ -155,7 +157,6 @@ module Lantern
 
       def text(inches) = counted? ? inches.ceil.to_s : Measure::Length.long_text(inches, units: @units)
 
-      def bare(inches) = Measure::Length.text(inches, units: @units, unit: false)
     end
   end
 end

@@ -29,8 +29,12 @@ module Lantern
       # What is left of all that, and worth keeping.
       def left_over = entries.sum(BigDecimal(0), &:left_over)
 
-      # Too short to keep, and what a dear package costs more than the cheapest would for what is left of it.
-      def scraps = [to_buy + from_stash - used - left_over, BigDecimal(0)].max
+      # Too short to keep, and what a dear package costs more than the cheapest would for what is left of it: what is
+      # left when each of the others is rounded, so that the sum closes as it is written.
+      def scraps
+        written = [to_buy, from_stash, -used, -left_over].sum { BigDecimal(plan.money_text(_1)) }
+        [written, BigDecimal(0)].max
+      end
 
       def left_in_stash = entries.sum(BigDecimal(0), &:left)
 
@@ -74,8 +78,15 @@ module Lantern
       def closing
         [[:from_stash, "From the stash", "what is cut into", from_stash], [:used, "Goes into the work", "", used],
           [:left_over, "Left over", "what is worth keeping", left_over],
-          [:scraps, "Scraps", "#{says(to_buy)} + #{says(from_stash)} − #{says(used)} − #{says(left_over)}", scraps],
-          *rounding(:rounding, scraps, to_buy, from_stash, -used, -left_over)]
+          [:scraps, "Scraps", scraps_sum, scraps], *rounding_of_all]
+      end
+
+      def rounding_of_all = rounding(:rounding, scraps, to_buy, from_stash, -used, -left_over)
+
+      # Where nothing is left and the others do not come to nothing as they are written, the rounding says so.
+      def scraps_sum
+        return "" if rounding_of_all.any?
+        "#{says(to_buy)} + #{says(from_stash)} − #{says(used)} − #{says(left_over)}"
       end
 
       # A line, where parts as they are written do not come to their sum as it is written.

@@ -58,7 +58,10 @@ module Lantern
       def real_pitch = form.run / 2 / turns
 
       def length_per_turn = measured_turn ||
-        Math.hypot(form.girth + (material.diameter ? Math::PI * material.diameter.to_f : 0), real_pitch)
+        Math.hypot(form.girth + Math::PI * round_itself, real_pitch)
+
+      # A rope lies half its own thickness off the form; a strip does not.
+      def round_itself = material.diameter.to_f
 
       def length = 2 * strands * (turns * length_per_turn + ENDS)
 
@@ -66,13 +69,13 @@ module Lantern
 
       def working
         [
-          line(:turns, "Turns of a strand, each side", "½ × #{bare(form.run)} ÷ #{bare(pitch)}, rounded down",
+          line(:turns, "Turns of a strand, each side", sum("½ × %l ÷ %l, rounded down", form.run, pitch),
             turns.to_s),
-          line(:pitch, "They then lie apart by", "½ × #{bare(form.run)} ÷ #{turns}", text(real_pitch)),
+          line(:pitch, "They then lie apart by", sum("½ × %l ÷ %n", form.run, turns), text(real_pitch)),
           line(:length_per_turn, "One turn", measured_turn ? "by your test piece" :
-            "√(#{bare(form.girth)}² + #{bare(real_pitch)}²)", text(length_per_turn)),
+            turn_sum, text(length_per_turn)),
           line(:length, "All strands, both sides, ends tucked",
-            "2 × #{strands} × (#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)})", long_text(length))
+            sum("2 × %n × (%n × %l + %l)", strands, turns, length_per_turn, ENDS), long_text(length))
         ]
       end
 
@@ -96,6 +99,13 @@ module Lantern
       def fixings = {glue: 2.0 * strands * 2 + all_turns * 0.25}
 
       def lies = [Place::Bands.mirrored(form, id:, material:, turns:, strands:, width:)]
+
+      private
+
+      def turn_sum
+        return sum("√(%l² + %l²)", form.girth, real_pitch) if round_itself.zero?
+        sum("√((%l + π × %l)² + %l²)", form.girth, round_itself, real_pitch)
+      end
     end
   end
 end

@@ -136,9 +136,9 @@ module Lantern
         [
           line(:bundle, "A strip bunched in the knot",
             measured_take_up ? "as measured" :
-            "√(4 × #{bare(width)} × #{format("%.3f", thick)} × 2.5 ÷ π)", text(bundle)),
+            sum("√(4 × %l × #{figure(thick)} × 2.5 ÷ π)", width), text(bundle)),
           line(:take_up, "Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" :
-            "9 bundles, a guess", text(take_up)),
+            sum("9 × %l, a guess", bundle), text(take_up)),
           *length_lines,
           *(strips ? strips_lines : section_lines)
         ]
@@ -146,27 +146,27 @@ module Lantern
 
       def length_lines
         unless cut
-          return [line(:piece_length, "Cut each", "2 × #{bare(tail)} + #{bare(bar_girth)} once round + " \
-            "#{bare(take_up)}, up to the mark", text(piece_length))]
+          return [line(:piece_length, "Cut each", sum("2 × %l + %l once round + %l, up to the mark", tail,
+            bar_girth, take_up), text(piece_length))]
         end
         [line(:piece_length, "Cut each", "as you said, up to the mark", text(piece_length)),
-          line(:tails, "Its tails, each", "(#{bare(cut)} − #{bare(bar_girth)} once round − #{bare(take_up)}) ÷ 2",
+          line(:tails, "Its tails, each", sum("(%l − %l once round − %l) ÷ 2", cut, bar_girth, take_up),
             text(tail))]
       end
 
       def strips_lines
         [line(:tied, "Strips in all", "as you said", strips.to_s),
-          line(:apart, "From knot to knot", "#{bare(bar_run)} ÷ #{strips}", text(bar_run / strips))]
+          line(:apart, "From knot to knot", sum("%l ÷ %n", bar_run, strips), text(bar_run / strips))]
       end
 
       def section_lines
         [
-          line(:section, "A section", "#{bare(bar_run)} ÷ #{form.sections}", text(bar_run / form.sections)),
+          line(:section, "A section", sum("%l ÷ %n", bar_run, form.sections), text(bar_run / form.sections)),
           line(:per_section, "Strips in a section",
-            said?(:per_section) ? "as you said" : "#{bare(bar_run / form.sections)} ÷ " \
-              "#{bare(pitch)}#{" (test piece)" if measured_pitch}, rounded up", per_section.to_s),
+            said?(:per_section) ? "as you said" : sum("%l ÷ %l#{" by your test piece" if measured_pitch}, " \
+              "rounded up", bar_run / form.sections, pitch), per_section.to_s),
           line(:tied, "All sections", "#{form.sections} × #{per_section}", tied.to_s),
-          line(:pieces, "With spares", "#{tied} + #{percent(spare)}, rounded up", pieces.to_s)
+          line(:pieces, "With spares", sum("%n + %p, rounded up", tied, spare), pieces.to_s)
         ]
       end
 

@@ -104,20 +104,13 @@ module Lantern
         Place::Lie::Cord.new(layer: id, unit:, materials: [material], width: diameter, front:, back:)
       end
 
-      # The sum of every leg or corner, those that are alike together.
-      def sums(parts, &sum)
-        said = parts.map(&sum).tally
-        return said.keys.first if parts.one?
-        said.map { |each, times| (times == 1) ? "(#{each})" : "#{times} × (#{each})" }.join(" + ")
-      end
-
       def fitting_working
         on_legs = line(:fitting, "Coils that fit it#{", leg by leg" unless legs.one?}",
-          sums(legs) { "#{bare(_1.crowded * crowding)} ÷ #{bare(lying)}, rounded down" }, leg_turns.sum.to_s)
+          sum_of(legs.map { sum("%l ÷ %l, rounded down", _1.crowded * crowding, lying) }), fitting_legs.sum.to_s)
         return [on_legs] if fans.empty?
         [on_legs, line(:fanned, "Coils that fan out over #{(fans.size == 1) ? "the corner" : "the corners"}",
           fan ? "#{fans.size} × #{fan}, as you said" :
-            sums(fans) { "#{bare(_1.length)} ÷ (#{bare(lying)} + #{bare(accepted_gap)}), rounded up" },
+            sum_of(fans.map { sum("%l ÷ (%l + %l), rounded up", _1.length, lying, accepted_gap) }),
           fan_turns.sum.to_s)]
       end
 
@@ -126,17 +119,19 @@ module Lantern
       # The sum of the stretch that gapes widest.
       def gap_sum
         widest = stretches.max_by { _1.wide / _1.coils }
-        widest ? "#{bare(widest.wide)} ÷ #{counted(widest)} − #{bare(lying)}" : ""
+        widest ? sum("%l ÷ %n − %l", widest.wide, coils_on(widest), lying) : ""
       end
 
       # The coils on a stretch, which need not be whole where the next goes on without a corner.
-      def counted(stretch) = Measure::Words.short(stretch.coils.round(1))
+      def coils_on(stretch) = whole(stretch.coils)
+
+      def whole(number) = ((number - number.round).abs < 1e-9) ? number.round : number
 
       def fillers_sum
-        sums(stretches.select { _1.fillers.positive? }) { |each|
-          "(#{bare(each.wide)} − #{counted(each)} × (#{bare(lying)} + #{bare(accepted_gap)})) ÷ #{bare(lying)}, " \
-            "rounded up"
-        }
+        sum_of(stretches.select { _1.fillers.positive? }.map { |each|
+          (each.fillers == each.coils.floor) ? sum("%n coils, one behind each, rounded down", coils_on(each)) :
+            sum("(%l − %n × (%l + %l)) ÷ %l, rounded up", each.wide, coils_on(each), lying, accepted_gap, lying)
+        })
       end
     end
   end

@@ -57,9 +57,9 @@ module Lantern
       def working
         [
           line(:width, "Wide",
-            "#{bare(covered.width)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(width)),
+            sum("%l + 2 × (%l + %l), up to the mark", covered.width, form.section.depth, tab), text(width)),
           line(:height, "High",
-            "#{bare(covered.height)} + 2 × (#{bare(form.section.depth)} + #{bare(tab)}), up to the mark", text(height)),
+            sum("%l + 2 × (%l + %l), up to the mark", covered.height, form.section.depth, tab), text(height)),
           *(line(:pleats, "Folds at the points", "one for every 30° of turn", pleats.to_s) if pleats.positive?)
         ]
       end

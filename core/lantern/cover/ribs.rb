@@ -66,7 +66,7 @@ module Lantern
       def working
         covered.each_with_index.map { |rib, i|
           line(:"rib_#{i + 1}", "Rib #{i + 1}",
-            "#{bare(rib.length)} + 2 × #{bare(TUCK)}, up to the mark", text(lengths[i]))
+            sum("%l + 2 × %l, up to the mark", rib.length, TUCK), text(lengths[i]))
         } +
           [line(:length, "All", Place::Unit.fetch(:strips).says(count), long_text(lengths.sum))]
       end

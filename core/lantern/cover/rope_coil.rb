@@ -122,7 +122,7 @@ module Lantern
 
       def filler_sum
         return "as measured" if said?(:filler_length)
-        "¾ × #{bare(form.girth)} + 2 × #{bare(TUCK)}, up to the mark"
+        sum("¾ × %l + 2 × %l, up to the mark", form.girth, TUCK)
       end
 
       def form_shows

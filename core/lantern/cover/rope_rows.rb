@@ -78,13 +78,10 @@ module Lantern
 
       def working
         widest, narrowest = rows.max_by(&:length), rows.min_by(&:length)
-        more = round_back ? "twice, and twice the thickness" : "and 2 × #{bare(PAST)}"
         [
-          line(:rows, "Rows", "(#{stretch.reverse.map { bare(_1) }.join(" − ")}) ÷ #{bare(diameter)}, where the " \
-            "shape is wide enough", row_count.to_s),
-          line(:longest, "The longest, #{text(widest.level)} below the top", "as wide as the shape there, #{more}",
-            text(widest.length)),
-          line(:shortest, "The shortest, #{text(narrowest.level)} below the top", "as wide as the shape there, #{more}",
+          line(:rows, "Rows", sum("(%l − %l) ÷ %l, where the shape is wide enough", *stretch.reverse, diameter), row_count.to_s),
+          line(:longest, "The longest, #{text(widest.level)} below the top", row_sum(widest), text(widest.length)),
+          line(:shortest, "The shortest, #{text(narrowest.level)} below the top", row_sum(narrowest),
             text(narrowest.length)),
           line(:length, "All rows", "the sum of all #{row_count}", long_text(length))
         ]
@@ -135,6 +132,13 @@ module Lantern
       end
 
       private
+
+      # As wide as the shape is there, twice with the thickness or once with what goes past both ends.
+      def row_sum(row)
+        times = "#{row.chords.size} × " if row.chords.size > 1
+        sum("#{"2 × " if round_back}%l across + #{times}2 × %l", row.chords.sum { |from, to| to - from },
+          round_back ? form.section.depth : PAST)
+      end
 
       def row_length(chord) = round_back ? 2 * chord + 2 * form.section.depth : chord + 2 * PAST
     end

@@ -80,10 +80,7 @@ module Lantern
 
       # @return [Array<Integer>] on every strand of the form
       def strand_turns
-        @strand_turns ||= begin
-          whole = measured_advance ? form.crowded_run / measured_advance : form.wide_run / covering_width
-          form.stretches.strands.map { (whole * _1.wide / form.stretches.wide - 1e-9).ceil.clamp(1, nil) }
-        end
+        @strand_turns ||= strand_runs.map { (_1 / (measured_advance || covering_width) - 1e-9).ceil.clamp(1, nil) }
       end
 
       # How far a turn advances along the middle of the band.
@@ -125,18 +122,16 @@ module Lantern
       def working
         [
           *lying_working,
-          line(:covering_width, "The strip, less the lap", "#{bare(lying)} − #{bare(lap)}", text(covering_width)),
+          line(:covering_width, "The strip, less the lap", sum("%l − %l", lying, lap), text(covering_width)),
           line(:girth, "Once round the band", "girth", text(form.girth)),
           line(:pitch, "A turn advances by no more than it covers", "", text(covering_width)),
-          measured_advance ? line(:turns, "Turns, by your test piece",
-            "#{bare(form.crowded_run)} ÷ #{bare(measured_advance)}, rounded up", turns.to_s) :
-            line(:turns, "Turns along the wide edge",
-              "#{bare(form.wide_run)} ÷ #{bare(covering_width)}, rounded up", turns.to_s),
+          line(:turns, measured_advance ? "Turns, by your test piece" : "Turns along the wide edge",
+            sum_of(strand_runs.map { sum("%l ÷ %l, rounded up", _1, measured_advance || covering_width) }), turns.to_s),
           line(:length_per_turn, "One turn, on the slant and round the curve",
             measured_turn ? "by your test piece" : "once round the section", text(length_per_turn)),
-          line(:wrap, "All turns", "#{turns} × #{bare(length_per_turn)}", long_text(wrap)),
+          line(:wrap, "All turns", sum("%n × %l", turns, length_per_turn), long_text(wrap)),
           line(:ends, (own_ends == 2) ? "Both ends folded under" : "Ends folded under that nothing there meets",
-            "#{own_ends} × #{bare(FOLD)}", text(own_ends * FOLD)),
+            sum("%n × %l", own_ends, FOLD), text(own_ends * FOLD)),
           *(if cut_strips?
               line(:strips, "Strips, each join lapping #{text(JOIN)}",
                 "#{long_text(length)} from lengths of #{bare(cut_length)}, #{text(left_of_last)} left of the last",
@@ -195,6 +190,13 @@ module Lantern
       def thickness = 2 * material.thickness_or_guess.to_f * (width / lying)
 
       private
+
+      # How long every strand is where its turns are counted: on the crowded edge by a test piece, else on the wide one.
+      # @return [Array<Float>] inches
+      def strand_runs
+        whole = measured_advance ? form.crowded_run : form.wide_run
+        form.stretches.strands.map { whole * _1.wide / form.stretches.wide }
+      end
 
       def covering_width = lying - lap
 

@@ -76,17 +76,19 @@ module Lantern
 
       def working
         [
-          line(:turns, "Coils", "#{bare(stem_length)} ÷ #{bare(cord)}, rounded down", turns.to_s),
-          line(:length_per_turn, "One coil, on average", "π × ((#{bare(foot)} + #{bare(tip)}) ÷ 2 + #{bare(cord)})",
+          line(:turns, "Coils", sum("%l ÷ %l, rounded down", stem_length, cord), turns.to_s),
+          line(:length_per_turn, "One coil, on average", sum("π × ((%l + %l) ÷ 2 + %l)", foot, tip, cord),
             text(length_per_turn)),
-          line(:length, "All coils, the ends tucked", "#{turns} × #{bare(length_per_turn)} + #{bare(ENDS)}",
+          line(:length, "All coils, the ends tucked", sum("%n × %l + %l", turns, length_per_turn, ENDS),
             text(wound)),
-          *(if tendrils.positive?
-              line(:tendrils, "Tendrils",
-                "#{tendrils} × #{tendril_turns} turns × π × (#{bare(pen)} + #{bare(cord)}), " \
-                "up to the mark", text(tendril_length * tendrils))
-            end)
+          *(tendril_working if tendrils.positive?)
         ]
+      end
+
+      def tendril_working
+        [line(:tendril, "A tendril", sum("%n turns × π × (%l + %l), up to the mark", tendril_turns, pen, cord),
+          text(tendril_length)),
+          line(:tendrils, "Tendrils", sum("%n × %l", tendrils, tendril_length), long_text(tendril_length * tendrils))]
       end
 
       def steps

@@ -154,11 +154,11 @@ module Lantern
 
       def working
         [
-          line(:reach, "The rope’s middle keeps off a rail’s by", "½ × #{bare(diameter)} + ½ × #{bare(rail_diameter)}",
+          line(:reach, "The rope’s middle keeps off a rail’s by", sum("½ × %l + ½ × %l", diameter, rail_diameter),
             text(reach)),
           line(:spacings, "Rails apart", (rails.size > 2) ? "each, the dish in it" : "",
             spacings.map { text(_1) }.uniq.join(", ")),
-          line(:straight, "Straight between two rails", "√(#{bare(spacings.first)}² − (2 × #{bare(reach)})²)",
+          line(:straight, "Straight between two rails", sum("√(%l² − (2 × %l)²)", spacings.first, reach),
             text(Math.sqrt(spacings.first**2 - 4 * reach**2))),
           line(:length_per_turn, "One pass, over every rail and round the edge",
             measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
@@ -170,7 +170,7 @@ module Lantern
             end),
           line(:passes, "Passes, two to a turn", "2 × #{turns}#{" + #{fanned}" if fanned}", passes.to_s),
           line(:length, "All passes, both ends tucked",
-            "#{passes} × #{bare(length_per_turn)} + 2 × #{bare(1)}#{over_says}",
+            sum("%n × %l + 2 × %l#{over_says}", passes, length_per_turn, 1),
             long_text(length))
         ]
       end
@@ -253,11 +253,10 @@ module Lantern
 
       def turns_sum
         return "by your test piece" if measured_advance
-        said = legs.zip(leg_turns).map { |leg, count|
-          (count == fitting(leg)) ? "#{bare(leg.crowded * crowding)} ÷ #{bare(diameter * squash)}, rounded down" :
-            "it jams: #{bare(between_rails(leg))} between the rails ÷ (#{bare(diameter)} × #{stiffness})"
-        }.tally
-        said.map { |sum, times| legs.one? ? sum : "#{times} × (#{sum})" }.join(" + ")
+        sum_of(legs.zip(leg_turns).map { |leg, count|
+          (count == fitting(leg)) ? sum("%l ÷ %l, rounded down", leg.crowded * crowding, diameter * squash) :
+            sum("it jams: %l between the rails ÷ (%l × %n), rounded down", between_rails(leg), diameter, stiffness)
+        })
       end
 
       def rail_diameter = 2 * form.section.rail_radius

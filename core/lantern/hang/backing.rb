@@ -72,8 +72,10 @@ module Lantern
       end
 
       def working
-        sum = "outline less 2 × #{bare(margin)}, up to the mark"
-        [line(:width, "Wide", sum, text(width)), line(:height, "High", sum, text(height))]
+        {width: "Wide", height: "High"}.map do |side, says|
+          line(side, says, sum("%l within the margin, up to the mark", outline.public_send(side)),
+            text(public_send(side)))
+        end
       end
 
       def findings

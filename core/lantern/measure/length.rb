@@ -76,6 +76,17 @@ module Lantern
         "#{decimal(inches / IN.fetch(units), 3)} #{units}"
       end
 
+      # A length in its plan's units without their name, as exactly as it is: a fraction where it is one of the
+      # tape's, else a decimal.
+      #
+      #   Length.figure(3.3, units: "in")   # => "3.3"
+      #   Length.figure(3.5, units: "in")   # => "3 1/2"
+      def figure(inches, units:, places: 5)
+        marks = inches * ((units == "cm") ? 25.4r : 16)
+        return text(inches, units:, unit: false) if (marks - marks.round).abs < 1e-7
+        decimal(inches / IN.fetch(units), places)
+      end
+
       # A long length of material: feet and inches from two feet up, metres from two metres up.
       #
       #   Length.long_text(726.6, units: "in")   # => "60 ft 7 in"

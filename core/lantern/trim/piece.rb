@@ -112,7 +112,10 @@ module Lantern
       def pieces = @pieces ||= places.count
 
       # A length in the maker's own units.
-      def measured(inches, unit: true) = Measure::Length.text(inches, units: @plan.units, unit:)
+      # A length as it is said, or with no unit as exactly as it is for a sum.
+      def measured(inches, unit: true)
+        unit ? Measure::Length.text(inches, units: @plan.units) : Measure::Length.figure(inches, units: @plan.units)
+      end
 
       def others
         named = [*parts.map(&:material), *fastenings.map(&:material), *[tie_said, centre_band].grep(Hash)

@@ -18,7 +18,7 @@ module Lantern
         end
 
         def working
-          [["Rings", "#{bow.loops} × (2 × #{bow.number(bow.loop_size)} + #{LAP})",
+          [["Rings", "#{bow.loops} × (2 × #{bow.number(bow.loop_size)} + #{bow.number(LAP)})",
             bow.loops * (2 * bow.loop_size + LAP)],
             ["Band round the middle", "#{BAND_WIDTHS} × #{bow.number(bow.width)}", BAND_WIDTHS * bow.width],
             *([["Tails", "2 × #{bow.number(bow.tail)}", 2 * bow.tail]] unless bow.tail.zero?)]
