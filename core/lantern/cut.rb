@@ -16,7 +16,7 @@ module Lantern
       cutting = way.cut(material, demand)
       more = demand.reserve.sum(&:count)
       return cutting if cutting.short.positive? || demand.reserve.all? { cutting.room_for(_1) >= more }
-      sure = way.cut(material, demand.at_most)
+      sure = way.cut(material, demand.with_reserve)
       sure.short.positive? ? cutting : cutting.with_packages_of(sure)
     end
   end

@@ -17,8 +17,10 @@ module Lantern
       # Whose pieces the reserve is.
       RESERVE = "reserve"
 
-      # What somebody needs, for so many wreaths alike.
-      Asked = Value.define(:layer, :need, :times)
+      # What somebody needs, for so many wreaths alike; `hand` is what is the same work for whichever wreath.
+      Asked = Value.define(:layer, :need, :times, :hand) do
+        def initialize(need:, hand: need.one, **given) = super
+      end
 
       # A length that may be joined, what it is for and which wreath asks for it (by its number, when there are
       # several).
@@ -59,19 +61,36 @@ module Lantern
       # @return [Demand]
       def self.gather(asked, sureness:)
         runs, pieces = asked.partition { _1.need.run? }
-        spread = Math.sqrt(runs.sum { |each| (each.need.total.to_f * each.need.spread * each.times)**2 })
+        spread = Math.sqrt(by_hand(runs).sum { |same| same.sum { _1.need.total.to_f * _1.need.spread * _1.times }**2 })
         freedom = runs.filter_map { _1.need.freedom }.min
         spreads = Measure::Chance.spreads_for(sureness, freedom:)
-        pieces = pieces.map { Piece.of(_1) }
         new(
-          pieces:, freedom:, reserve: pieces.filter_map { |each|
-            more = each.more_for(Measure::Chance.spreads_for(sureness))
-            each.with(count: more, sought: each.sum) if more.positive?
-          },
+          pieces: pieces.map { Piece.of(_1) }, freedom:, reserve: reserve_for(pieces, Measure::Chance.spreads_for(sureness)),
           runs: runs.map { Run.new(what: _1.need.what, length: _1.need.length * _1.times, asker: _1.need.asker) },
           join: runs.map { _1.need.join }.max || 1, least: runs.map { _1.need.least }.max || 0,
           spread:, allowance: [spreads * spread, 0].max
         )
+      end
+
+      class << self
+        private
+
+        # One hand takes too much or too little of everything that it does alike, whichever wreath it is for: those
+        # errors add up, those of different work lie on both sides.
+        def by_hand(runs) = runs.group_by(&:hand).values
+
+        # The pieces that are needed besides, of those alike together.
+        def reserve_for(pieces, spreads)
+          alike = pieces.group_by { |each|
+            [each.hand, each.need.length, each.need.width, each.need.grain, each.need.spread]
+          }
+          alike.values.filter_map do |same|
+            same = same.map { Piece.of(_1) }
+            all = same.first.with(count: same.sum(&:count), spares: same.sum(&:spares))
+            more = all.more_for(spreads)
+            all.with(count: more, sought: all.sum) if more.positive?
+          end
+        end
       end
 
       # @return [Numeric] inches of all runs
@@ -90,8 +109,14 @@ module Lantern
       # The same without that.
       def uninsured = with(allowance: 0, reserve: [])
 
-      # The same when all of the reserve is cut, too.
-      def at_most = with(pieces: pieces + reserve.map { _1.with(layer: RESERVE) }, reserve: [])
+      # The same with the pieces of the reserve among those that are cut.
+      def with_reserve = with(pieces: pieces + reserve.map { _1.with(layer: RESERVE) }, reserve: [])
+
+      # The same when the allowance is taken up, too.
+      def at_most
+        more = allowance.positive? ? [Run.new(what: RESERVE, length: allowance)] : []
+        with_reserve.with(runs: runs + more, allowance: 0)
+      end
 
       # Whether nobody knows exactly how much it will be.
       def uncertain? = spread.positive? || pieces.any? { _1.spread.positive? }

@@ -30,15 +30,17 @@ module Lantern
             money: occasion.money.with(sale: true))).bill
         end
 
-        # What it would come to if each were bought and cut by itself, in their order, with what the ones
-        # before have left in the stash. What is in reserve counts as taken: one hand takes more of everything.
+        # What it would come to if each were bought and cut by itself, in their order, as sure as together and with
+        # what the ones before have left in the stash, closed packages among it. What is in reserve counts as taken: one
+        # hand takes more of everything.
         # @return [BigDecimal]
         def one_by_one
           @one_by_one ||= begin
             hand = occasion.materials.to_h { [_1.id, _1.on_hand] }
             occasion.works.sum(BigDecimal(0)) do |work|
               priced = occasion.money.priced(work.plan.materials)
-              alone = work.with(materials: priced.map { |each| each.with(on_hand: hand.fetch(each.id)) })
+              alone = work.with(sureness: occasion.sureness,
+                materials: priced.map { |each| each.with(on_hand: hand.fetch(each.id)) })
               alone.stock.each { |cutting| hand[cutting.material.id] = left(at_most(cutting), alone.plan) }
               alone.to_buy
             end
@@ -55,22 +57,22 @@ module Lantern
         end
 
         def at_most(cutting)
-          cutting.demand.reserve.empty? ? cutting : Cut.cut(cutting.material, cutting.demand.at_most)
+          cutting.demand.insured? ? Cut.cut(cutting.material, cutting.demand.at_most) : cutting
         end
 
         # What is on hand of a material after it was cut.
         def left(cutting, plan)
           material = cutting.material
-          taken = cutting.bars.select { _1.source == :on_hand }
           if material.counted?
+            taken = cutting.bars.select { _1.source == :on_hand }
             return [material.on_hand.sum - taken.sum { |bar| bar.cuts.sum(&:count) } + bought_and_left(cutting)]
           end
-          kept = material.on_hand.each_with_index.reject { |_, index| taken.any? { _1.index == index } }.map(&:first)
-          if material.sheets?
-            return kept + cutting.bars.flat_map { _1.kept(plan.smallest_remnant) }
-                .map { |width, length| {width:, length:, end_width: nil} }
-          end
-          kept + cutting.bars.map(&:left).select { _1 >= plan.smallest_remnant && _1.positive? }
+          return cloth_left(cutting, plan) if material.sheets?
+          cutting.untouched + cutting.bars.map(&:left).select { _1 >= plan.smallest_remnant && _1.positive? }
+        end
+
+        def cloth_left(cutting, plan)
+          cutting.cloth_left(plan.smallest_remnant).map { |width, length| {width:, length:, end_width: nil} }
         end
 
         def bought_and_left(cutting)

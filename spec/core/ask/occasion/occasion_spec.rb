@@ -36,6 +36,29 @@ RSpec.describe Lantern::Ask::Occasion do
       "saved" => "2.00", "worse" => false)
   end
 
+  # The same hand and the same cord err the same way on all of them: as sure, it takes as much.
+  it "buys for eight alike what it buys for one plan of eight" do
+    coil = plan(materials: [rope], layers: [layer("rope_coil", "rope")])
+    eight = Lantern.work(coil.merge("quantity" => 8))["materials"][0]
+    apart = described_class.work(occasion(Array.new(8) { coil.merge("name" => "Door #{_1}") }))
+    expect(apart["materials"][0].slice("buy", "chance_enough")).to eq eight.slice("buy", "chance_enough")
+    strips = plan(materials: [ribbon], layers: [layer("knotted_strips", "tape", per_section: 4, spare: 0)])
+    eight = Lantern.work(strips.merge("quantity" => 8))["materials"][0]
+    apart = described_class.work(occasion(Array.new(8) { strips.merge("name" => "Door #{_1}") }))
+    expect(apart["materials"][0]["buy"]).to eq eight["buy"]
+  end
+
+  # One package holds the coils with an inch to spare, two are needed to be sure: what the cord may take more comes off
+  # the second, and the rest of it is the next wreath's. Two by two would be four.
+  it "hands on to the next wreath what the one before bought to be sure and did not take" do
+    length = work(materials: [rope], layers: [layer("rope_coil", "rope")])["layers"][0]["figures"]["length"]
+    coil = plan(materials: [rope(offers: [{"length" => length + 4, "price" => "2.00"}])],
+      layers: [layer("rope_coil", "rope")])
+    expect(Lantern.work(coil)["cost"]["to_buy"]).to eq "4.00"
+    worked = described_class.work(occasion([coil.merge("name" => "North"), coil.merge("name" => "South")]))
+    expect(worked["saving"].slice("one_by_one", "together")).to eq("one_by_one" => "6.00", "together" => "6.00")
+  end
+
   it "never pays more than one by one, where both are proven best" do
     each_random(12) do |random|
       plans = Array.new(3) { |i|
