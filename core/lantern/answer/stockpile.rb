@@ -156,7 +156,6 @@ module Lantern
       def length(inches) = counted? ? inches.to_i : Measure::Length.in_units(inches, @units)
 
       def text(inches) = counted? ? inches.ceil.to_s : Measure::Length.long_text(inches, units: @units)
-
     end
   end
 end

@@ -150,7 +150,7 @@ module Lantern
             bar_girth, take_up), text(piece_length))]
         end
         [line(:piece_length, "Cut each", "as you said, up to the mark", text(piece_length)),
-          line(:tails, "Its tails, each", sum("(%l − %l once round − %l) ÷ 2", cut, bar_girth, take_up),
+          line(:tails, "Its tails, each", tails_sum,
             text(tail))]
       end
 
@@ -274,6 +274,11 @@ module Lantern
 
       # A double knot needs as much to pull on (from memory).
       LEAST_TAIL = Rational(3, 2)
+
+      def tails_sum
+        return "next to nothing is left of it" if tail == SHORTEST
+        sum("(%l − %l once round − %l) ÷ 2", cut, bar_girth, take_up)
+      end
 
       def short_tails
         return if tail >= LEAST_TAIL

@@ -79,7 +79,8 @@ module Lantern
       def working
         widest, narrowest = rows.max_by(&:length), rows.min_by(&:length)
         [
-          line(:rows, "Rows", sum("(%l − %l) ÷ %l, where the shape is wide enough", *stretch.reverse, diameter), row_count.to_s),
+          line(:rows, "Rows", sum("(%l − %l) ÷ %l, where the shape is wide enough", *stretch.reverse, diameter),
+            row_count.to_s),
           line(:longest, "The longest, #{text(widest.level)} below the top", row_sum(widest), text(widest.length)),
           line(:shortest, "The shortest, #{text(narrowest.level)} below the top", row_sum(narrowest),
             text(narrowest.length)),

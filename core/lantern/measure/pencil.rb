@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "strscan"
-
 module Lantern
   module Measure
     # Reads a sum as it is shown and works it out, as a maker would who checks it with a pencil: numbers and
@@ -15,9 +13,10 @@ module Lantern
       Unclear = Class.new(StandardError)
 
       PARTS = {"½" => 0.5, "¼" => 0.25, "¾" => 0.75, "⅓" => 1 / 3.0, "⅔" => 2 / 3.0, "π" => Math::PI}.freeze
-      SAME = {"of" => "×", "less" => "−"}.freeze
-      TOKEN = %r{(?<number>\d+\s\d+/\d+|\d+/\d+|\d+(?:\.\d+)?)|(?<part>[½¼¾⅓⅔π])|(?<sign>[-+−×÷√²()%])|
-        ,?\s(?<round>rounded\s(?:up|down))|\b(?<word>of|less)\b|(?<said>[[:alpha:]$€£’“”]+|[,.:;]|\s+)}x
+      SAME = {"less" => "−", "-" => "−", "of" => "×"}.freeze
+      # "7 % of 54" is a product, "a pack of 54" is not.
+      TOKEN = %r{\d+ \d+/\d+|\d+/\d+|\d+(?:\.\d+)?|[½¼¾⅓⅔π+−×÷√²()%-]|rounded (?:up|down)|\bless\b|(?<=% )of\b}
+      private_constant :PARTS, :SAME, :TOKEN
 
       # @param text [String]
       # @return [Float] in whatever units the numbers stand
@@ -25,14 +24,7 @@ module Lantern
       def self.work(text) = new(text).worked
 
       def initialize(text)
-        @tokens = []
-        scanner = StringScanner.new(text)
-        until scanner.eos?
-          scanner.scan(TOKEN) or raise Unclear, text
-          token = scanner[:part] || scanner[:sign] || scanner[:round] || SAME[scanner[:word]]
-          token = read(scanner[:number]) if scanner[:number]
-          @tokens << token if token
-        end
+        @tokens = text.scan(TOKEN).map { |token| token.match?(/\A\d/) ? read(token) : SAME.fetch(token, token) }
       end
 
       def worked
@@ -42,7 +34,12 @@ module Lantern
 
       private
 
-      def read(number) = number.split.sum { Rational(_1) }.to_f
+      def read(number)
+        return number.to_f unless number.include?("/")
+        whole, _, part = number.rpartition(" ")
+        above, below = part.split("/")
+        whole.to_f + above.to_f / below.to_f
+      end
 
       def rounded(value)
         case @tokens.first
@@ -54,7 +51,7 @@ module Lantern
 
       def sum
         value = product
-        while ["+", "−", "-"].include?(@tokens.first)
+        while ["+", "−"].include?(@tokens.first)
           sign = (@tokens.shift == "+") ? 1 : -1
           # "54 + 5 %" is five hundredths of the 54.
           value += sign * (lone_share? ? value : 1) * product

@@ -11,20 +11,28 @@ module Lantern
     #   sum.beside("251")  # => "25.13 ÷ 0.1, rounded down"
     #
     # In its pattern %l is a length, %a an area, %n a number and %p a share in hundredths.
-    Sum = Value.define(:pattern, :values, :units, :mark) do
+    Sum = Value.define(:pattern, :values, :units, :mark)
+
+    class Sum
+      # Decimals: a float's own doubt is not far beyond them.
+      MOST = 7
+      private_constant :MOST
+
       # @param answer [String] as it is shown
       # @return [String] the least exact way of showing it that gives the answer
       def beside(answer)
-        ways.find { |shown| comes_to?(shown, answer) } || ways.first
+        (1..MOST).each do |places|
+          text = shown(places)
+          return text if comes_to?(text, answer)
+        end
+        shown(1)
       end
 
       private
 
-      def ways = (1..7).lazy.map { |places| shown(places) }
-
       def shown(places)
-        each = values.each
-        pattern.gsub(/%[lanp]/) { |kind| one(kind, each.next, places) }
+        number = -1
+        pattern.gsub(/%[lanp]/) { |kind| one(kind, values[number += 1], places) }
       end
 
       def one(kind, value, places)
@@ -40,17 +48,23 @@ module Lantern
 
       def comes_to?(shown, answer)
         value = Pencil.work(shown)
-        inches = value * Length::IN.fetch(units)
-        inches = Length.up_to_mark(inches, mark) if shown.end_with?("up to the mark")
-        [plain(value), Length.text(inches, units:), Length.long_text(inches, units:), *areas(value),
-          "#{Words.short((value * 100).round(1))} %"].compact.any? { |each| answer == each || answer.start_with?("#{each}, ", "#{each} coils") }
+        case answer
+        when / sq / then [1, 0].any? { answer == "#{Words.short(value.round(_1))} sq #{units}" }
+        when / (?:in|ft|cm|m)\z/ then length?(value * Length::IN.fetch(units), shown, answer)
+        when /%\z/ then answer == "#{Words.short((value * 100).round(1))} %"
+        else answer.match?(/\A#{plain(value)}(?:, | |\z)/)
+        end
       rescue Pencil::Unclear
         false
       end
 
-      def areas(value) = [1, 0].map { "#{Words.short(value.round(_1))} sq #{units}" }
+      def length?(inches, shown, answer)
+        inches = Length.up_to_mark(inches, mark) if shown.end_with?("up to the mark")
+        answer == Length.text(inches, units:) || answer == Length.long_text(inches, units:)
+      end
 
-      def plain(value) = ((value - value.round).abs < 1e-6) ? value.round.to_s : nil
+      # A whole number as it is written; nobody answers anything else by halves.
+      def plain(value) = ((value - value.round).abs < 1e-6) ? value.round : "none"
     end
   end
 end

@@ -43,11 +43,13 @@ module Trial
         case answer
         when /\A(\d+) ft(?: (\d+) in)?\z/ then [($1.to_i * 12 + $2.to_i).to_f, 0.5]
         when /\A(\d+(?:\.\d+)?) m\z/ then [$1.to_f * 100, 0.5]
-        when /\A(−|-)?\D?(\d+\.\d\d)\z/ then [$1 ? -$2.to_f : $2.to_f, 0.005]
+        when /\A(−|-)?\D?(\d+\.\d\d)\z/ then [($1) ? -$2.to_f : $2.to_f, 0.005]
         when %r{\A(?:(\d+) )?(\d+)/(\d+) in\z} then [$1.to_i + $2.to_f / $3.to_i, 1 / 32.0]
         when /\A(\d+) in\z/ then [$1.to_f, 1 / 32.0]
         when /\A(-?\d+(?:\.(\d+))?) %/ then [$1.to_f / 100, 0.005 / 10**($2 || "").size]
-        when /\A(-?\d+(?:\.(\d+))?)( cm| sq)?/ then [$1.to_f, $3 ? 0.5 / 10**($3 == " cm" ? 1 : ($2 || "").size) : 0]
+        when /\A(\d+(?:\.\d)?) cm/ then [$1.to_f, 0.05]
+        when /\A(\d+(?:\.(\d+))?) sq/ then [$1.to_f, 0.5 / 10**($2 || "").size]
+        when /\A(\d+)/ then [$1.to_f, 0]
         else raise "no number: #{answer}"
         end
       end
@@ -59,7 +61,9 @@ module Trial
     end
 
     def worked
-      @text.scan(%r{\d+ \d+/\d+|\d+/\d+|\d+(?:\.\d+)?(?: %)?|[½¾¼π²√()×÷+−]|\bof\b|\bless\b|rounded (?:up|down)}) { take(_1) }
+      @text.scan(%r{\d+ \d+/\d+|\d+/\d+|\d+(?:\.\d+)?(?: %)?|[½¾¼π²√()×÷+−]|\bof\b|\bless\b|rounded (?:up|down)}) {
+        take(_1)
+      }
       settle
       @numbers.one? ? @numbers.first : raise(ArgumentError)
     rescue ArgumentError, NoMethodError
@@ -112,10 +116,10 @@ module Trial
     def apply
       right, left = @numbers.pop, @numbers.pop
       @numbers << case @signs.pop
-                  when "+" then left + right
-                  when "−" then left - right
-                  when "×" then left * right
-                  when "÷" then left / right
+      when "+" then left + right
+      when "−" then left - right
+      when "×" then left * right
+      when "÷" then left / right
       end
     end
   end

@@ -9,7 +9,7 @@ module Trial
     # @param random [Random]
     def initialize(random)
       @random = random
-      @shapes = Lantern::Form.shapes.to_a.reject { |name, _| %i[outline measured].include?(name) }
+      @shapes = Lantern::Form.shapes.to_h.except(:composite).to_a
       @kinds = Lantern::Plan::Methods.sort_by { _1.method_name.to_s }
     end
 
@@ -17,6 +17,7 @@ module Trial
     def plan
       name, shape = pick(@shapes)
       sizes = shape.typical.to_h { |key, value| [key.to_s, value.is_a?(Numeric) ? odd(value) : value] }
+      sizes["points"] = points if name == :outline
       {
         "format" => "crisp-lantern/plan", "version" => 1, "name" => "Odd", "units" => pick(%w[in in cm]),
         "quantity" => pick([1, 1, 1, 2, 3, 8]), "sureness" => pick([0.5, 0.9, 0.9, 0.99]),
@@ -26,12 +27,21 @@ module Trial
 
     private
 
+    # A traced outline with four to seven corners, none like its mirror image.
+    def points
+      corners = @random.rand(4..7)
+      Array.new(corners) do |i|
+        angle, far = (i + @random.rand(0.2..0.8)) / corners * 2 * Math::PI, @random.rand(8.0..12.0)
+        [(far * Math.cos(angle)).round(2), (far * Math.sin(angle)).round(2)]
+      end
+    end
+
     def pick(list) = list.sample(random: @random)
 
     # A size nobody would round to: in sixteenths, eighths, tenths.
     def odd(value)
-      (value * @random.rand(0.7..1.6)).then { |size| pick([16, 8, 10].freeze).then { |parts| (size * parts).round / parts.to_f } }
-        .clamp(0.0625, 400)
+      parts = pick([16, 8, 10])
+      ((value * @random.rand(0.7..1.6) * parts).round / parts.to_f).clamp(0.0625, 400.0)
     end
 
     def money(most) = format("%.2f", @random.rand(1.0..most))
@@ -59,7 +69,8 @@ module Trial
     def layers = Array.new(@random.rand(1..2)) { |number| layer(pick(@kinds), "l#{number}") }
 
     def layer(kind, id)
-      options = kind.options.reject { %i[part from to on].include?(_1.name) }.select { @random.rand < 0.2 }.to_h { [_1.name.to_s, value(_1)] }.compact
+      options = kind.options.reject { %i[part from to on].include?(_1.name) }.select { @random.rand < 0.2 }
+        .to_h { [_1.name.to_s, value(_1)] }.compact
       material = materials.select { kind.takes.include?(_1["kind"].to_sym) }.then { pick(_1) }
       {"id" => id, "method" => kind.method_name.to_s, **({"material" => material["id"]} if material), **options}
     end
@@ -79,13 +90,13 @@ module Trial
       return plan unless plan["units"] == "cm"
       lengths = ->(value, key) {
         case value
-        when Hash then value.to_h { |name, each| [name, lengths.(each, name)] }
-        when Array then value.map { lengths.(_1, key) }
+        when Hash then value.to_h { |name, each| [name, lengths.call(each, name)] }
+        when Array then value.map { lengths.call(_1, key) }
         when Float then %w[sureness stretch fullness squash stiffness].include?(key) ? value : (value * 2.54).round(1)
         else value
         end
       }
-      lengths.(plan, nil)
+      lengths.call(plan, nil)
     end
   end
 end

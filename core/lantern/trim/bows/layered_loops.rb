@@ -16,7 +16,9 @@ module Lantern
         } + ends
 
         def working =
-          sizes.map { |size| ["A ring of #{bow.number(size)}", "2 × #{bow.number(size)} + #{bow.number(LAP)}", 2 * size + LAP] }
+          sizes.map { |size|
+            ["A ring of #{bow.number(size)}", "2 × #{bow.number(size)} + #{bow.number(LAP)}", 2 * size + LAP]
+          }
 
         def loops = sizes.flat_map { |size| [[0.0, size.to_f / 2], [Math::PI, size.to_f / 2]] }
 
