@@ -47,10 +47,16 @@ module Lantern
 
       # Length of the edge that lies `across` towards the outside (negative: towards the inside).
       # An arc of radius rho turning phi has edges (rho +- b) phi; at a corner the wide side goes on as
-      # {Mitre} says and the tight side is cut where the lines beside its pieces meet.
+      # {Mitre} says and the tight side is cut where the lines beside its pieces meet, and wherever it would cross itself.
       # Source: parallel curves (Steiner), and offsetting with trimming.
-      def edge(across)
-        beside_lengths(across).sum + corners.sum { |turn| (turn * across > 0) ? over_corner(turn, across) : 0.0 }
+      def edge(across) = whole_edge(across) - looped(across)
+
+      # How much of that edge is cut off where it would cross itself.
+      # @return [Float] inches
+      def looped(across)
+        return 0.0 unless loops?(across)
+        (@looped ||= {})[across] ||=
+          [whole_edge(across) - Crossing.around(Silhouette.edge(self, across).points), 0.0].max
       end
 
       # How long the line beside it is over a corner, on the wide side.
@@ -62,10 +68,11 @@ module Lantern
       # Sum over the path of whichever edge is the shorter there, where there are both: what turns that run from
       # edge to edge have to lie on. Over a corner they fan out, and have none of the tight edge.
       def crowded(half)
-        pieces.zip(kept(half), kept(-half)).sum do |piece, *ranges|
+        touching = pieces.zip(kept(half), kept(-half)).sum do |piece, *ranges|
           from, to = ranges.map(&:first).max, ranges.map(&:last).min
           [to - from, 0.0].max * [1 - piece.curvature.abs * half, 0.0].max
         end
+        touching - looped(half) - looped(-half)
       end
 
       # The smallest radius the path bends with, or infinity.
@@ -203,6 +210,10 @@ module Lantern
       end
 
       private
+
+      def whole_edge(across)
+        beside_lengths(across).sum + corners.sum { |turn| (turn * across > 0) ? over_corner(turn, across) : 0.0 }
+      end
 
       def looping?(across)
         kept = parallel(across)

@@ -25,6 +25,16 @@ RSpec.describe "Edges of a form" do
     expect(gourd.opening.area).to be_within(0.01 * inner.area).of(inner.area)
   end
 
+  # A shoulder narrower than the band: GEOS's own parallel of the middle line, and what of it is lost told.
+  it "are as long as they are once what crosses itself is cut off" do
+    narrow = form(base: "wire", shape: "gourd", width: 14, height: 16, face: 3.5)
+    middle = narrow.path.trace(0.0, step: narrow.run / 4_000).map { |x, y| format("%.9f %.9f", x, y) }.uniq
+    inner = Geos::WktReader.new.read("POLYGON((#{[*middle, middle.first].join(",")}))").buffer(-1.75, quad_segs: 64)
+    expect(narrow.inside_run).to be_within(0.002 * inner.length).of(inner.length)
+    expect(narrow.findings.map(&:code)).to eq ["edge_crosses"]
+    expect(form(base: "wire", shape: "gourd", width: 14, height: 16, face: 3).findings).to eq []
+  end
+
   it "are refused where nearly all of one would be a loop" do
     star = {"base" => "wire", "shape" => "star", "width" => 9, "height" => 13, "face" => 3, "points" => 4,
             "notch" => 0.6, "corners" => "rounded"}
