@@ -4,14 +4,14 @@ require "matrix"
 
 # A camera over a table: a sheet lies at the origin, 8 1/2 x 11 in, and a form 14 in across beside it.
 class PhotoOfTable
-  WIDE, HIGH = 2000, 1500
+  WIDE, HIGH, FOCAL = 2000, 1500, 1600
   SHEET = [[0, 0], [8.5, 0], [8.5, 11], [0, 11]].freeze
   RING = [17.5, 6.0].freeze
   # From memory: a white page, a table of wood, and the noise of a phone indoors, of 255.
   PAGE, TABLE, NOISE = 215, 120, 6
 
-  def initialize(tilt:, pan:, roll:, random: Random.new(7))
-    @random = random
+  def initialize(tilt:, pan:, roll:, k1: 0.0, random: Random.new(7))
+    @random, @k1 = random, k1
     turn = ->(a, i, j) {
       Matrix.identity(3).to_a.tap { |m|
         m[i][i] = m[j][j] = Math.cos(a)
@@ -22,13 +22,29 @@ class PhotoOfTable
     pose = turn.call(roll, 0, 1) * turn.call(tilt, 1, 2) * turn.call(pan, 0, 2)
     # The plane's own two directions and its origin before the camera, times the lens (published: pinhole camera).
     columns = [pose.column(0), pose.column(1), pose * Vector[-12.5, -6.0, 0] + Vector[0, 0, 27]]
-    to_picture = Matrix[[1600, 0, WIDE / 2], [0, 1600, HIGH / 2], [0, 0, 1]] * Matrix.columns(columns.map(&:to_a))
+    to_picture = Matrix[[FOCAL, 0, WIDE / 2], [0, FOCAL, HIGH / 2], [0, 0, 1]] * Matrix.columns(columns.map(&:to_a))
     @table_to_picture, @picture_to_table = to_picture.to_a, to_picture.inverse.to_a
   end
 
-  def pixel(place) = through(@table_to_picture, place)
+  def pixel(place) = bend(through(@table_to_picture, place))
 
-  def place(pixel) = through(@picture_to_table, pixel)
+  def place(pixel) = through(@picture_to_table, unbend(pixel))
+
+  # Published: Brown's first radial coefficient, in focal lengths from the middle of the picture.
+  def bend(pixel)
+    x, y = pixel.zip([WIDE, HIGH]).map { |at, side| (at - side / 2.0) / FOCAL }
+    [x, y].zip([WIDE, HIGH]).map { |at, side| at * (1 + @k1 * (x * x + y * y)) * FOCAL + side / 2.0 }
+  end
+
+  # The distance from the middle that is bent to where the pixel is, by Newton's steps.
+  def unbend(pixel)
+    return pixel if @k1.zero?
+    x, y = pixel.zip([WIDE, HIGH]).map { |at, side| (at - side / 2.0) / FOCAL }
+    far = Math.hypot(x, y)
+    return pixel if far.zero?
+    r = 4.times.reduce(far) { |at, _| at - (at * (1 + @k1 * at * at) - far) / (1 + 3 * @k1 * at * at) }
+    [x, y].zip([WIDE, HIGH]).map { |at, side| at / far * r * FOCAL + side / 2.0 }
+  end
 
   # Brightness as a sensor has it: four looks into a pixel, and noise.
   def light(x, y)

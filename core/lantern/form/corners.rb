@@ -21,7 +21,7 @@ module Lantern
           next if cut < TOLD
           Plan::Finding.new(level: :note, code: "edge_crosses", at: side.to_s,
             says: "The band is wider than its bends allow: on the #{side} its edge would cross itself, and " \
-              "#{Measure::Length.text(cut, units:)} of it is lost there. That is counted; what covers it piles up there.")
+              "#{Measure::Length.text(cut, units:)} of it is lost. That is counted; what covers it piles up there.")
         end
       end
 

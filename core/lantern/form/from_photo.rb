@@ -22,7 +22,9 @@ module Lantern
       # A finger hits a place to so much of the picture's longer side (2 pixels of 2000; from memory: try it on a
       # phone), an edge that is found in the picture to so many pixels.
       TAP = 0.001
-      FOUND = 0.5
+      FOUND = 0.15
+      # What is usual weighs as much as so many taps seen (from memory).
+      USUAL_TAPS = 8
       # Pixels about a corner's sides in which the edge is looked for, of the longer side.
       REACH = 0.006
       MOST_TAPS = 140
@@ -63,8 +65,10 @@ module Lantern
         @units, @picture = said[:units].to_s, said[:picture]
         check(said)
         @tapped = clockwise(said[:corners])
-        @corners = (brightness && Measure::Edges.new(@tapped, reach: REACH * longer, &brightness).corners) || @tapped
-        @found = !@corners.equal?(@tapped)
+        @edges = Measure::Edges.new(@tapped, reach: REACH * longer, &brightness) if brightness
+        @lens = lens
+        @found = !@edges&.corners(@lens).nil?
+        @corners = corners(@lens)
         @sheet, @turned = SHEETS.fetch(said[:sheet]), said[:turned]
         @sizes, @outline = said[:sizes], said[:outline]
         seen(@corners)
@@ -74,7 +78,7 @@ module Lantern
       #   whether they were `found` in the picture
       def to_h
         {"sizes" => @sizes.each_with_index.map { |size, i| measured(size, i) }, "outline" => outline,
-         "corners" => @corners.map { |corner| corner.map { _1.round(1) } }, "found" => @found,
+         "corners" => @corners.map { |corner| @lens.bent(corner).map { _1.round(1) } }, "found" => @found,
          "lies" => across? ? "across" : "upright"}.compact
       end
 
@@ -94,6 +98,15 @@ module Lantern
         end
         raise Plan::Refused.new(problems) if problems.any?
       end
+
+      # The sheet's own edges say how the lens bends, where they are found; else it is any lens.
+      def lens
+        size = @picture.values_at(:width, :height)
+        @edges&.sides ? Measure::Lens.of(@edges.sides, *size) : Measure::Lens.usual(*size)
+      end
+
+      # The sheet's corners with the lens's bend taken out.
+      def corners(lens) = (@edges.corners(lens) if @found) || @tapped.map { lens.straight(_1) }
 
       def longer = [@picture[:width], @picture[:height]].max
 
@@ -135,18 +148,34 @@ module Lantern
          "doubt" => Measure::Length.in_units(give, @units)}
       end
 
-      # A length, and twice the spread that the taps' own doubt gives it, tap by tap.
+      # A length, and twice the spread that the doubt of the taps, place by place, and of the lens gives it.
       # Source: first-order propagation of errors that do not depend on each other (published: any handbook).
       def length_and_doubt(taps, at)
         check_taps(taps, at)
-        length = across(@corners, taps, at)
-        corner, tap = @found ? FOUND : TAP * longer, TAP * longer
-        moved = shifts(@corners, corner).map { across(_1, taps, at) } + shifts(taps, tap).map {
-          across(@corners, _1, at)
-        }
-        # Within so much to either side, anywhere alike: its spread is that over the root of three.
-        [length, 2 * Math.sqrt(moved.sum { (_1 - length)**2 } / 3)]
+        length = across(@corners, straight(taps), at)
+        moved = shifts(@corners, corner_doubt).map { across(_1, straight(taps), at) } +
+          shifts(straight(taps), tap_doubt).map { across(@corners, _1, at) }
+        other = @lens.with(bend: @lens.bend + @lens.doubt)
+        moved << across(corners(other), straight(taps, other), at)
+        [length, 2 * Math.sqrt(moved.sum { (_1 - length)**2 })]
       end
+
+      def straight(places, lens = @lens) = places.map { lens.straight(_1) }
+
+      # Within so much to either side, anywhere alike: the spread is that over the root of three.
+      def corner_doubt = @found ? FOUND / Math.sqrt(3) : tap_doubt
+
+      # How far this maker's taps are off, where the corners that were found tell: so many looks at what is usual, and
+      # eight of their own.
+      def tap_doubt
+        @tap_doubt ||= begin
+          usual = (TAP * longer)**2 / 3
+          own = @found ? @tapped.zip(@corners).flat_map { |tap, corner| minus(tap, @lens.bent(corner)) } : []
+          Math.sqrt((USUAL_TAPS * usual + own.sum { _1**2 }) / (USUAL_TAPS + own.size))
+        end
+      end
+
+      def minus(a, b) = [a[0] - b[0], a[1] - b[1]]
 
       def check_taps(taps, at)
         return if taps.size >= 2 && taps.uniq.size == taps.size
@@ -191,7 +220,7 @@ module Lantern
       def outline
         return if @outline.empty?
         raise Plan::Refused.at("outline", "Tap at least three corners of the outline.") if @outline.size < 3
-        places = upright(@outline.map { seen(@corners).place(_1) })
+        places = upright(@outline.map { seen(@corners).place(@lens.straight(_1)) })
         left, right = places.map(&:first).minmax
         face = lengths["face"]&.first || 0
         {"points" => places.map { |place| place.map { Measure::Length.in_units(_1, @units).round(2) } },
@@ -204,7 +233,7 @@ module Lantern
       # What is up in the picture is up on the drawing, however the sheet lies.
       def upright(places)
         x, y = [0, 1].map { |axis| @outline.sum { _1[axis] } / @outline.size }
-        from, to = [[x, y + longer * 0.01], [x, y - longer * 0.01]].map { seen(@corners).place(_1) }
+        from, to = [[x, y + longer * 0.01], [x, y - longer * 0.01]].map { seen(@corners).place(@lens.straight(_1)) }
         turn = -Math::PI / 2 - Math.atan2(to[1] - from[1], to[0] - from[0])
         places.map do |px, py|
           [px * Math.cos(turn) - py * Math.sin(turn), px * Math.sin(turn) + py * Math.cos(turn)]

@@ -47,7 +47,8 @@ module Lantern
 
       # Length of the edge that lies `across` towards the outside (negative: towards the inside).
       # An arc of radius rho turning phi has edges (rho +- b) phi; at a corner the wide side goes on as
-      # {Mitre} says and the tight side is cut where the lines beside its pieces meet, and wherever it would cross itself.
+      # {Mitre} says and the tight side is cut where the lines beside its pieces meet, and wherever it would cross
+      # itself.
       # Source: parallel curves (Steiner), and offsetting with trimming.
       def edge(across) = whole_edge(across) - looped(across)
 

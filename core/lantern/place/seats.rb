@@ -24,9 +24,9 @@ module Lantern
         # The gap at the wide edge once the fillers are in.
         def gap(lying) = wide / (coils + fillers) - lying
 
-        # How far along the path a place between coils lies, on one of the edges. Where no filler pushes them aside, coils
-        # lie square to the path as they touch on the crowded edge: those of a straight leg are not drawn out by the bend
-        # that it runs into.
+        # How far along the path a place between coils lies, on one of the edges. Where no filler pushes them aside,
+        # coils lie square to the path as they touch on the crowded edge: those of a straight leg are not drawn out by
+        # the bend that it runs into.
         def along(place, edge)
           own = place - before
           all = coils

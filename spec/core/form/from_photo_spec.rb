@@ -29,19 +29,37 @@ RSpec.describe Lantern::Form::FromPhoto do
     expect(off).to all(be < 0.01)
   end
 
-  it "says how far it may be off, with taps alone and with edges: 19 in 20 lie within, or nearly" do
-    within = {true => 0, false => 0}
-    40.times do |i|
-      tilt, pan, roll = poses[i % poses.size]
-      photo = PhotoOfTable.new(tilt:, pan:, roll:, random: Random.new(100 + i))
-      looked = i.even?
-      found = looked ? described_class.new(document(photo)) { |x, y|
-        photo.light(x, y)
-      } : described_class.new(document(photo))
-      length, doubt = found.lengths["outside"]
-      within[looked] += 1 if (length - 14).abs <= doubt
+  # Lenses as phones have them (k1 of -0.08 to 0.05), poses within 20 degrees, taps up to 2 pixels off: of 600 sizes 95
+  # in 100 lay within with the sheet's edges, 96 with taps alone. Here are 8 photos with the edges looked for, 60
+  # without.
+  it "says how far it may be off, whichever lens: 19 in 20 lie within, or nearly" do
+    random = Random.new(77)
+    photos = Array.new(60) {
+      tilt, pan, roll = Array.new(3) { (random.rand - 0.5) * 0.6 }
+      PhotoOfTable.new(tilt:, pan:, roll:, k1: random.rand(-0.08..0.05), random:)
+    }
+    {true => 8, false => 60}.each do |looked, many|
+      within = photos.first(many).sum { |photo|
+        said = document(photo)
+        found = looked ? described_class.new(said) { |x, y| photo.light(x, y) } : described_class.new(said)
+        found.lengths.count { |name, (length, doubt)|
+          (length - {"outside" => 14, "inside" => 8, "face" => 3}.fetch(name)).abs <= doubt
+        }
+      }
+      expect(within / 3.0 / many).to be >= 0.9, "#{within} of #{3 * many}, edges looked for: #{looked}"
     end
-    expect(within.values).to all(be >= 18)
+  end
+
+  it "straightens the lens by the sheet's own edges, and shows the corners where the picture has them" do
+    [-0.08, 0.05].each do |k1|
+      photo = PhotoOfTable.new(tilt: 0.2, pan: 0.1, roll: 0, k1:, random: Random.new(5))
+      found = described_class.new(document(photo, off: 0)) { |x, y| photo.light(x, y) }
+      expect(found.lengths["outside"][0]).to be_within(0.05).of(14)
+      expect(described_class.new(document(photo, off: 0)).lengths["outside"][0] - 14).not_to be_between(-0.05, 0.05)
+      found.to_h["corners"].zip(photo.sheet(0)) { |corner, real|
+        corner.zip(real) { |a, b| expect(a).to be_within(1).of(b) }
+      }
+    end
   end
 
   it "is less sure of taps alone, and of a sheet that is small in the picture" do
@@ -88,7 +106,7 @@ RSpec.describe Lantern::Form::FromPhoto do
     photo = PhotoOfTable.new(tilt: 0, pan: 0, roll: 0)
     outside = described_class.new(document(photo, off: 0, units: "cm")).to_h["sizes"][0]
     # 14 in are 35.56 cm (1 in = 2.54 cm exactly, 1959).
-    expect(outside).to include("length" => 35.6, "says" => "35.6 cm", "sure" => /\Agive or take 0\.\d cm\z/)
+    expect(outside).to include("length" => 35.6, "says" => "35.6 cm", "sure" => /\Agive or take \d(?:\.\d)? cm\z/)
   end
 
   it "says what is wrong, and where" do
