@@ -73,6 +73,9 @@ module Lantern
         if @cutting.short.positive?
           [Plan::Finding.new(level: :stop, code: "not_enough", at:,
             says: "Not enough #{@material.name}: #{short_says} short of what you have and can buy.")]
+        elsif wheel?
+          [Plan::Finding.new(level: :note, code: "round_a_hole", at:, says: "The pieces lie round a hole: no cut " \
+            "goes through from edge to edge. Mark all of them first, and cut each only as far as the next one.")]
         elsif !@cutting.optimal
           [Plan::Finding.new(level: :note, code: "perhaps_less", at:, says: "This is the best way of cutting that " \
             "was found. Less than #{@plan.money_says(bound)} is not possible.")]
@@ -80,6 +83,8 @@ module Lantern
           []
         end
       end
+
+      def wheel? = @cutting.bars.any? { |bar| bar.cuts.any? { _1.block&.wheel } }
 
       def working
         return [] if demand.none?

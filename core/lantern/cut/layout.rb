@@ -3,7 +3,7 @@
 module Lantern
   module Cut
     # Strips of one kind in a rectangle of cloth, where every cut goes straight through from edge to
-    # edge, as scissors and a rotary cutter go.
+    # edge, as scissors and a rotary cutter go; and four blocks round a hole where that gives more.
     # Source: the recursion of Gilmore and Gomory, "Multistage cutting stock problems of two and more
     # dimensions" (1965).
     class Layout
@@ -32,8 +32,10 @@ module Lantern
       end
 
       # So many strips side by side and row after row. `turned` when they run across the cloth, `bias`
-      # when they run askew and are joined to one length.
-      Block = Value.define(:x, :y, :width, :length, :columns, :rows, :turned, :bias)
+      # when they run askew and are joined to one length, `wheel` when it is one of four round a hole.
+      Block = Value.define(:x, :y, :width, :length, :columns, :rows, :turned, :bias, :wheel) do
+        def initialize(wheel: false, **given) = super
+      end
 
       # One kind of strip: how wide and long it is, and which way it may lie.
       Kind = Value.define(:width, :length, :grain) do
@@ -50,6 +52,8 @@ module Lantern
       MOST_PLACES = 900
       # Where a side has more sums of the strip's sides than this, one block is taken as it comes.
       MOST_SUMS = 20_000
+      # More pinwheels than this are not all tried.
+      MOST_WHEELS = 2_000
       # No side is so many parts long.
       MOST_PARTS = 1 << 40
 
@@ -83,6 +87,7 @@ module Lantern
         most, cut, at = plan(parts(room.width), parts(room.length))
         return [[], [room]] if most.zero?
         return place(room, *at.first(2), *at.last(2).map { Rational(_1, @parts) }) if cut == :block
+        return [at.map { wheel_block(room, *_1) }, []] if cut == :wheel
         halves(room, cut, Rational(at, @parts)).map { fill(_1) }.transpose.map(&:flatten)
       end
 
@@ -151,7 +156,50 @@ module Lantern
       def plan(width, length)
         # What is beyond the last strip does not count.
         width, length = reach(width), reach(length)
-        @known[width * MOST_PARTS + length] ||= halved(width, length, blocks(width, length))
+        @known[width * MOST_PARTS + length] ||= wheeled(width, length, halved(width, length, blocks(width, length)))
+      end
+
+      # A pinwheel, where it gives more than cuts from edge to edge do and their area leaves room for more: four blocks
+      # round a hole, every other one turned. Looked at where few can be.
+      # Source: H. Steudel, Generating pallet loading patterns (1979), the four-block pattern.
+      def wheeled(width, length, best)
+        wheels = @cells.one? ? 0 : (width / @wide)**2 * (length / @long) * (length / @wide)
+        return best if best[0] >= width * length / (@wide * @long) || wheels > MOST_WHEELS || !wheels.positive?
+        corners(width, length) do |four|
+          count = four.sum { |_, _, columns, rows, _| columns * rows }
+          best = [count, :wheel, four] if count > best[0] && apart?(four)
+        end
+        best
+      end
+
+      # Blocks in the four corners, going round: each as long as the one before it leaves room for.
+      # @yieldparam four [Array<(Integer, Integer, Integer, Integer, Boolean)>] left, top, columns, rows, turned
+      def corners(width, length)
+        across, up = (1..width / @wide), (1..length / @long)
+        across.to_a.product(up.to_a, (1..length / @wide).to_a, across.to_a) do |first, deep, second, third|
+          beside, beyond = (width - first * @wide) / @long, (length - second * @wide) / @long
+          last, low = (width - third * @wide) / @long, (length - deep * @long) / @wide
+          next unless [beside, beyond, last, low].all?(&:positive?)
+          yield [[0, 0, first, deep, false], [width - beside * @long, 0, beside, second, true],
+            [width - third * @wide, length - beyond * @long, third, beyond, false],
+            [0, length - low * @wide, last, low, true]]
+        end
+      end
+
+      # Whether those that lie across from each other do not overlap.
+      def apart?(four)
+        four.map { |x, y, columns, rows, turned|
+          wide, deep = turned ? [@long, @wide] : [@wide, @long]
+          [x, y, x + columns * wide, y + rows * deep]
+        }.then { |a, b, c, d|
+          (a[2] <= c[0] || a[3] <= c[1]) && (d[2] <= b[0] || b[3] <= d[1])
+        }
+      end
+
+      def wheel_block(room, left, top, columns, rows, turned)
+        wide, deep = turned ? [kind.length, kind.width] : [kind.width, kind.length]
+        Block.new(x: room.x + Rational(left, @parts), y: room.y + Rational(top, @parts), width: columns * wide,
+          length: rows * deep, columns:, rows:, turned:, bias: false, wheel: true)
       end
 
       # Whether a cut through gives more than one block; up to the middle, where both halves are cut in their

@@ -22,7 +22,7 @@ module Lantern
       # A finger hits a place to so much of the picture's longer side (2 pixels of 2000; from memory: try it on a
       # phone), an edge that is found in the picture to so many pixels.
       TAP = 0.001
-      FOUND = 0.15
+      FOUND = 0.2
       # What is usual weighs as much as so many taps seen (from memory).
       USUAL_TAPS = 8
       # Pixels about a corner's sides in which the edge is looked for, of the longer side.
