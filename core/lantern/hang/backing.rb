@@ -43,18 +43,15 @@ module Lantern
 
       def height = up_to_mark(outline.height)
 
-      # Pieces that the back is joined from: as many as the largest sheet makes it; a ribbon is one.
-      def pieces = tiles.reduce(:*)
+      # Pieces that the back is joined from, as many as the largest sheet makes it; a ribbon is one.
+      def pieces = boxes.size
 
-      # Side by side, and one above the other.
-      # @return [(Integer, Integer)]
-      def tiles
-        @tiles ||= begin
-          sheets = material.sheets? ? (material.on_hand + material.offers).map { [_1[:width], _1[:length]] } : []
-          ways = sheets.flat_map { |sides| [sides, sides.reverse] }
-            .map { |across, along| [(width / across).ceil, (height / along).ceil] }
-          ways.min_by { |across, along| across * along } || [1, 1]
-        end
+      # Width and height of every piece.
+      # @return [Array<(Float, Float)>] inches
+      def boxes
+        sheets = material.sheets? ? (material.on_hand + material.offers).map { _1.values_at(:width, :length) } : []
+        @boxes ||= Pieced.new(outline, (Form::Silhouette.of(form, -reach) if form.closed? && !whole?), sheets,
+          band: ([form.path, reach] unless whole? || material.directional)).boxes
       end
 
       def ribbon? = material.kind == :ribbon
@@ -66,9 +63,10 @@ module Lantern
 
       def needs
         return [run(material: material.id, what: "back", length: form.run + 1, join: 1, least: form.run / 4)] if ribbon?
-        across, along = tiles
-        [pieces_of(:backs, material: material.id, length: up_to_mark(height / along), count: pieces,
-          width: (up_to_mark(width / across) if material.sheets?), grain: material.directional ? :along : :any)]
+        boxes.map { |sides| sides.map { up_to_mark(_1) } }.tally.map do |(across, along), count|
+          pieces_of(:backs, material: material.id, length: along, count:, width: (across if material.sheets?),
+            grain: material.directional ? :along : :any)
+        end
       end
 
       def working

@@ -122,7 +122,9 @@ RSpec.describe "Names of a plan" do
             "offers" => [{"width" => 9, "length" => 12, "price" => "1"}]}
     pieced = figures("backing", felt)["layers"][0]
     # A back of 13 1/2 in from sheets of 9 by 12 in: two by two.
-    expect(pieced["needs"][0]).to include("count" => 4, "length" => 6.75, "width" => 6.75)
+    # Quarters of a band of 6 3/4 and 4 1/4 in about the middle: 6 3/4 √2 = 9.55 in long, 6 3/4 - 4 1/4 cos 45° =
+    # 3.74 in high, two on a sheet. Squares of 6 3/4 in would take a sheet each.
+    expect(pieced["needs"][0]).to include("count" => 4, "length" => 3.875, "width" => 9.625)
     expect(pieced["findings"].map { _1["code"] }).to include("pieced")
     expect(figures("backing", ribbon)["layers"][0]["needs"][0]["shape"]).to eq "run"
   end
