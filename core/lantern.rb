@@ -23,7 +23,7 @@ module Lantern
   #
   #   worked = Lantern.work(JSON.parse(File.read("plan.json")))
   #   worked["layers"][0]["figures"]["turns"]   # => 80
-  #   worked["steps"].map { _1["title"] }.first(2)   # => ["Prepare the form", "Cut the pieces"]
+  #   worked["steps"].map { _1["title"] }.values_at(0, 2)   # => ["Prepare the form", "Push in the fillers"]
   #
   # @param document [Hash] a plan document as JSON gives it, with string keys
   # @param advice [Boolean] whether what a wise friend would say is worked out too

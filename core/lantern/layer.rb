@@ -119,6 +119,15 @@ module Lantern
     # @return [Float] time at the bench: that of its steps
     def minutes = course.sum(&:minutes)
 
+    # How much of what is wound each thing that a step counts takes, one after another; nothing where a step winds
+    # nothing. From it follows where one length ends and the next begins.
+    # @param step [Place::Step]
+    # @return [Array<Numeric>] inches
+    def wound_in(step)
+      return [] unless respond_to?(:length_per_turn) && respond_to?(:turns) && step.count == turns
+      [length_per_turn] * turns
+    end
+
     # What it is held with, by its sort: inches of `glue`, bead by bead (from memory: a tack is half an inch), whole
     # stems of `chenille`, `cable` ties, pieces of `wire` to bind with.
     # @return [Hash{Symbol=>Numeric}]

@@ -8,7 +8,7 @@ module Lantern
   #   work.form.run.round(2)                # its form is measured  # => 34.56
   #   work.layers.map { _1.class.title }    # each layer worked  # => ["Rope coil"]
   #   work.stock.size                       # what it needs cut from stock  # => 1
-  #   work.course.steps.size                # written down as steps  # => 5
+  #   work.course.steps.size                # written down as steps  # => 4
   #   work.bill.to_buy.to_s("F")            # costed  # => "10.5"
   #   work.drawing["layers"].size           # drawn, and answered  # => 2
   class Work

@@ -2,21 +2,24 @@
 
 module Lantern
   module Bench
-    # Which cautions a wreath as a whole wants said.
+    # What a wreath as a whole wants said: what its own steps hold, what follows from hot glue on what it is made of,
+    # and what everybody is told.
     module Cautions
       module_function
 
       # @param form [Form::Band]
       # @param layers [Array<Layer>]
+      # @param steps [Array<Place::Step>]
       # @return [Array<Place::Caution>]
-      def for(form, layers)
-        materials = layers.flat_map(&:materials)
-        wanted = {
-          hot_glue: true, foam_glue: form.base == :foam, blade: form.base == :foam,
-          weave_glue: materials.any?(&:sheer), wire_ends: form.base == :wire || materials.any?(&:wired),
-          singe: materials.any? { %i[rope ribbon].include?(_1.kind) }, hanging: true, public: true
+      def for(form, layers, steps)
+        said = steps.flat_map(&:cautions).uniq
+        glue = said.include?(Place::Caution.fetch(:hot_glue))
+        more = {
+          foam_glue: glue && form.base == :foam, weave_glue: glue && layers.flat_map(&:materials).any?(&:sheer),
+          hanging: true, public: true
         }
-        wanted.select { |_, applies| applies }.keys.map { Place::Caution.fetch(_1) }
+        wanted = said | more.select { |_, applies| applies }.keys.map { Place::Caution.fetch(_1) }
+        Place::Caution::ALL.select { wanted.include?(_1) }
       end
     end
   end

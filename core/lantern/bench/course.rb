@@ -48,7 +48,7 @@ module Lantern
       def minutes = @minutes ||= steps.sum { (_1.id == "cut") ? _1.minutes : _1.minutes * @plan.quantity }
 
       # @return [Array<Place::Caution>]
-      def cautions = Cautions.for(@form, @layers)
+      def cautions = Cautions.for(@form, @layers, steps)
 
       # The hanger is what is forgotten until last, and the back what nobody looks at.
       # @return [Array<Plan::Finding>]
@@ -128,7 +128,9 @@ module Lantern
 
       def prepare
         says, move = READY.fetch(@form.base)
+        blade = [:blade] if @form.preparing.any? { _1.include?("cut it there") }
         Place::Step.new(id: "prepare", title: "Prepare the form", says: [*@form.preparing, says].join(" "), move:,
+          careful: (Place::Move.fetch(move).cautions.map(&:key) + blade if blade),
           minutes: READY_MINUTES * (1 + @form.preparing.size))
       end
 
@@ -137,8 +139,10 @@ module Lantern
         pieces = cut_needs.sum(&:count) * @plan.quantity
         return [] if pieces.zero?
         [Place::Step.new(id: "cut", title: "Cut the pieces", count: pieces, unit: :pieces, move: :cut,
-          minutes: CUT_MINUTES + pieces * PIECE_MINUTES,
-          says: "Cut one, use it as the measure for the rest. The cut sheet says from which length each comes.")]
+          minutes: CUT_MINUTES + pieces * PIECE_MINUTES, look: ("Is it as long as it says?" if pieces == 1),
+          says: (pieces == 1) ? "The cut sheet says from which length it comes." :
+            "Cut one of each size, use it as the measure for the rest. The cut sheet says from which length each " \
+            "comes.")]
       end
 
       # What is fitted first, then stage by stage; at the end what hangs, and what covers the back.
@@ -148,27 +152,42 @@ module Lantern
         hanging, back = last.partition(&:hangs?)
         order = Stage::ALL.keys
         ordered = between.sort_by.with_index { |layer, i| [order.index(layer.class.stage.key), i] }
-        (first + ordered + hanging + back).flat_map { |layer| layer.course.map { with_lengths(_1, layer) } }
+        covering, on_it = ordered.partition { _1.class.stage.key == :cover && !_1.class.along_seams? }
+        [*told(first + covering), *gluing, *told(on_it + hanging + back)]
+      end
+
+      def told(layers) = layers.flat_map { |layer| layer.course.map { with_lengths(_1, layer) } }
+
+      # What lies on something else is glued on once both are covered, and before a cord hides the seam (common
+      # practice).
+      def gluing
+        return [] if @form.glued.zero?
+        along = Measure::Length.text(@form.glued, units: @plan.units)
+        [Place::Step.new(id: "join", title: "Glue on what lies on top", move: :tack, minutes: 2 + @form.glued / 12,
+          says: "Both are covered now. Glue along the seam, #{along} of it, a hand’s breadth at a time; lay it as " \
+            "drawn, and press until it has set.", look: "Does nothing rock, and is it where it was drawn?")]
       end
 
       # After how many turns each length of what is wound comes to its end, where one wreath is cut from
       # them and nothing else is.
       def with_lengths(step, layer)
-        return step unless step.count && @plan.quantity == 1 && winds?(layer, step)
+        return step unless step.count && @plan.quantity == 1
+        wound = layer.wound_in(step)
+        return step if wound.empty?
         needs = @layers.flat_map(&:required).select { _1.run? && _1.material == layer.material.id }
         return step unless needs.one?
         runs = @stock.find { _1.material.id == layer.material.id }.bars.flat_map(&:cuts).select(&:run?)
-        (runs.size < 2) ? step : step.with(changes: ends(runs, needs.first, layer, step))
+        (runs.size < 2) ? step : step.with(changes: ends(runs, needs.first, wound))
       end
 
-      def winds?(layer, step)
-        layer.respond_to?(:length_per_turn) && layer.respond_to?(:turns) && step.count == layer.turns
-      end
-
-      def ends(runs, need, layer, step)
+      def ends(runs, need, wound)
         reached = 0.0
-        turns = runs[0...-1].map { |cut| ((reached += cut.length.to_f - need.join) / layer.length_per_turn).floor }
-        turns.select { _1.between?(1, step.count - 1) }
+        laid = wound.each_with_object([0.0]) { |each, sums| sums << sums.last + each }
+        turns = runs[0...-1].map do |cut|
+          reached += cut.length.to_f - need.join
+          laid.rindex { _1 <= reached + 1e-6 }
+        end
+        turns.select { _1.between?(1, wound.size - 1) }
       end
 
       def look

@@ -55,7 +55,7 @@ module Lantern
 
       def used(sort) = fixings.select { _1.sort == sort }.sum(&:count)
 
-      def bead_of_one = @layers.sum { _1.fixings.fetch(:glue, 0.0) }
+      def bead_of_one = @form.glued + @layers.sum { _1.fixings.fetch(:glue, 0.0) }
 
       def stick_parts = bead_of_one * BEAD**2 / (thickness**2 * STICK_LENGTH)
 

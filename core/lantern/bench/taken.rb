@@ -38,12 +38,20 @@ module Lantern
           names.any? { |name| need.what == name || need.what.start_with?("#{name} ", "#{name},") }
         end
 
+        # What is only fixed on has its material's name beside it.
+        def counted(parts, need, material)
+          things = Place::Unit.fetch(:things)
+          return "#{Place::Unit.amount(parts)} to fix on" if need.what == things.many
+          one, many = [need.one, need.what].map { _1.delete_suffix(", #{material.name}") }
+          Place::Unit.so_many(parts, one, many)
+        end
+
         def says(need, material, units, times)
           return "#{Measure::Length.long_text(need.length * times, units:)} for the #{need.what}" if need.run?
           parts = need.count * times
           count = parts.ceil
           called = ((count == 1) ? need.one : need.what).delete_suffix(", #{material.name}")
-          return "#{Place::Unit.amount(parts)} #{called}" if need.items?
+          return counted(parts, need, material) if need.items?
           size = [need.width, need.length].compact.map { Measure::Length.text(_1, units:) }.join(" by ")
           "#{count} #{called}, #{size}#{" each" unless count == 1}"
         end

@@ -83,8 +83,13 @@ module Lantern
       PALE = 200
       WHITE = 235
 
-      # What is not said is taken for paint.
-      def painted? = [nil, :paint].include?(material.sort)
+      def painted? = sort == :paint
+
+      # What its name says, where nobody says its sort.
+      NAMED = {moss: /moss/i, paper: /paper|napkin|tissue/i}.freeze
+      private_constant :NAMED
+
+      def sort = material.sort || NAMED.find { |_, name| material.name.match?(name) }&.first || :paint
 
       # White is its own first coat.
       def white? = brightness.min > WHITE
@@ -108,8 +113,8 @@ module Lantern
       }.freeze
 
       def steps
-        title, does, move, look, pace = HOW.fetch(material.sort || :paint)
-        does = format(does, put_on_with&.name || ((material.sort == :moss) ? "tacky glue" : "paste"))
+        title, does, move, look, pace = HOW.fetch(sort)
+        does = format(does, put_on_with&.name || ((sort == :moss) ? "tacky glue" : "paste"))
         (1..coats).map { |coat|
           round = (coats > 1) ? ", coat #{coat} of #{coats}" : ""
           step("coat#{coat}", "#{title} the #{material.name}#{round}", "#{does} #{dry(coat)}", move:, look:,

@@ -105,7 +105,8 @@ module Lantern
       def steps
         # A minute and a half a cone, and three to begin (from memory).
         each_layer.each_with_index.map { |count, i|
-          step("layer#{i + 1}", "Layer #{i + 1}",
+          step("layer#{i + 1}",
+            (i.zero? ? "Roll the cones and set them round" : "Roll and set layer #{i + 1} of the cones"),
             "Roll each, glue its seam, pinch the foot flat. Set #{count} of them " \
             "round#{" in the gaps of the layer below" if i.positive?}.", count:, unit: :cones, lays: :"cones_#{i + 1}",
             takes: [required[i]].compact,

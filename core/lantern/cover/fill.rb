@@ -39,6 +39,11 @@ module Lantern
 
       def others = [grid_material].compact
 
+      def grid_cut
+        return "Cut it to the opening" unless grid_material
+        "Cut #{grid_material.name} to the opening, #{text(form.opening.width)} by #{text(form.opening.height)},"
+      end
+
       def grid_material = @grid_material ||= grid && other(grid, %i[mesh fabric], "grid")
 
       def area = form.opening.area
@@ -79,7 +84,8 @@ module Lantern
       end
 
       def steps
-        [step("grid", "Tie the grid in", "Cut it to the opening and tie it to the inside edge, #{ties} ties.",
+        [step("grid", "Tie the grid in", "#{grid_cut} and tie it to the inside edge, #{ties} ties.",
+          look: "Is it taut, and does no end stand out in front?",
           count: ties, unit: :ties, move: :tie_on, minutes: ties * 0.6 + 3),
           step("blooms", "Push the blooms through", "From the middle out, each touching its neighbours; the " \
             "outermost may overhang the inside edge by #{text(overhang)}.",

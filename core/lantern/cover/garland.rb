@@ -92,13 +92,17 @@ module Lantern
 
       def steps
         [step("garland", "Wind both sides from the bottom",
-          "Start at the bottom, wind up one side; then the other, mirrored, so that the turns meet at the top.",
+          "Glue the end behind at the bottom and wind up one side, #{text(real_pitch)} from turn to turn; then the " \
+          "other side, mirrored, so that the turns meet at the top. Glue both ends behind.",
+          look: "Is the space between the turns even, and do both sides mirror each other?",
           count: all_turns, unit: :turns, minutes: 3 + all_turns * 0.7)]
       end
 
       def fixings = {glue: 2.0 * strands * 2 + all_turns * 0.25}
 
       def lies = [Place::Bands.mirrored(form, id:, material:, turns:, strands:, width:)]
+
+      def wound_in(_step) = [length / all_turns] * all_turns
 
       private
 

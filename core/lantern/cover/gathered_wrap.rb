@@ -24,6 +24,8 @@ module Lantern
       # Bunched, it covers so much less.
       def lying = width / fullness.to_r
 
+      def bunching = "bunch the strip in your hand to about #{text(lying)}, and "
+
       private
 
       def lying_working = [line(:lying, "The strip, bunched", sum("%l ÷ %n", width, fullness), text(lying))]

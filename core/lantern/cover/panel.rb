@@ -86,7 +86,8 @@ module Lantern
 
       def steps
         [step("cut", "Cut the panel", "#{text(width)} wide, #{text(height)} high, the pattern " \
-          "#{(direction == :up) ? "upright" : "across"}.", move: :cut, minutes: 5),
+          "#{(direction == :up) ? "upright" : "across"}.", move: :cut, minutes: 5,
+          look: "Is it so wide and so high, its pattern the right way?"),
           step("stretch", "Stretch and glue it behind",
             "Fix it at the widest place first, then work down each side, a small section at a time. Trim last.",
             lays: :panels, minutes: 4 + edges / INCHES_A_MINUTE + pleats)]

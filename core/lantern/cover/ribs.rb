@@ -71,8 +71,17 @@ module Lantern
           [line(:length, "All", Place::Unit.fetch(:strips).says(count), long_text(lengths.sum))]
       end
 
-      def steps = [step("ribs", "Glue a strip along each rib", "From one end to the other, both ends tucked " \
+      # Which rib takes which strip, by their numbers from the left.
+      def whose
+        return "#{text(lengths.first)} each." if lengths.uniq.one?
+        by_length = lengths.each_with_index.group_by(&:first).transform_values { |ribs| ribs.map { _2 + 1 } }
+        "#{by_length.map { |length, ribs| "#{text(length)} on rib#{"s" if ribs.size > 1} #{Measure::Words.list(ribs)}" }
+          .join(", ")}, #{(form.shape == :star) ? "clockwise from the top" : "from the left"}."
+      end
+
+      def steps = [step("ribs", "Glue a strip along each rib", "#{whose} From one end to the other, both ends tucked " \
         "under. A hollow-woven ribbon, or one cut on the bias, follows the curve best.",
+        look: "Does every strip lie along the middle of its rib, flat at both ends?",
         count:, unit: :ribs, lays: :strips, minutes: 1 + count * 2.0)]
 
       def fixings = {glue: lengths.sum.to_f}

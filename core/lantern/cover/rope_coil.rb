@@ -68,7 +68,7 @@ module Lantern
 
       def needs
         return [coil_need] if fillers.zero?
-        [coil_need, pieces_of(:fillers, material: material.id, length: filler_length, count: fillers)]
+        [coil_need, pieces_of(:fillers, material: material.id, length: filler_length, count: fillers, own_cut: true)]
       end
 
       def working
@@ -85,16 +85,23 @@ module Lantern
       def steps
         winding = step("coil",
           "Coil the cord, #{(school == :tight_inside) ? "tight on the inside edge" : "spread evenly"}",
-          "#{starting} Push the coils together, then a tack of glue behind every few coils.",
+          "#{starting} #{pushing}, then a tack of glue behind every few coils.",
+          look: (EVEN_LOOK if school == :even),
           count: turns, unit: :coils, minutes: coil_minutes)
         return [winding] if fillers.zero?
         # A little more than half a minute a filler (from memory).
         filling = step("fill", "Push in the fillers",
-          "One every #{coils_between_fillers} coils, never two side by side. " \
-          "Over the outside edge, both ends tucked and glued behind.",
+          "One every #{coils_between_fillers} coils, never two side by side: measure each in its gap, over the " \
+          "outside edge with an inch to tuck at both ends, about #{text(filler_length)}, and cut it from what the " \
+          "coils left. Both ends tucked and glued behind.",
           count: fillers, unit: :fillers, move: :filler, minutes: fillers * 0.6)
         [winding, filling]
       end
+
+      def pushing = (school == :even) ? "Spread the coils until the gaps are alike" : "Push the coils together"
+
+      EVEN_LOOK = "Are the gaps between the coils alike all round?"
+      private_constant :EVEN_LOOK
 
       def fixings = {glue: coil_glue + fillers * 1.0}
 

@@ -104,6 +104,8 @@ module Lantern
           minutes: 2 + row_count * A_ROW + length / INCHES_A_MINUTE)]
       end
 
+      def wound_in(_step) = rows.map(&:length)
+
       # Minutes to begin and end a row, and how much of it is laid in a minute (from memory).
       A_ROW, INCHES_A_MINUTE = 0.4, 20.0
 

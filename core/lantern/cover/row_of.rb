@@ -114,10 +114,22 @@ module Lantern
       end
 
       def steps
-        [step("make", "Make them all first", "One, to try; then the rest like it.", count:, unit: :pieces,
+        [step("make", "Make all #{count} first", "#{recipe_says} One, to try on the form; then the rest like it.",
+          count:, unit: :pieces, look: "Are they alike?",
           move: :zigzag, minutes: 2 + count * 2.0),
           step("fix", "Fix them round the form", "Evenly, #{text(pitch)} from one to the next. Quarter the form " \
-            "first, then fill each quarter.", count:, unit: :pieces, lays: :loops_1, minutes: count * 1.0)]
+            "first, then fill each quarter; a drop of glue behind each.", count:, unit: :pieces,
+            lays: :loops_1, minutes: count * 1.0)]
+      end
+
+      # What one of them is made of.
+      def recipe_says
+        each = parts.map { |part|
+          name = material_of(part).name
+          next "#{part[:count]} #{name}" if material_of(part).counted?
+          "#{"#{part[:count]} × " if part[:count] > 1}#{text(part[:length])} of #{name}"
+        }
+        "Each of #{Measure::Words.list(each)}."
       end
 
       def fixings = {glue: count * 1.0}

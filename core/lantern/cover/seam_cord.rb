@@ -56,7 +56,7 @@ module Lantern
           "past the seam; #{Place::Unit.fetch(:rounds).says(room)} hide it.", try: {"rounds" => room})]
       end
 
-      def steps = [step("seam", "Lay the cord along the seam",
+      def steps = [step("seam", "Lay #{material.name} along the seam",
         "A short run of glue at a time; the ends meet behind, at the bottom.", count: rounds, unit: :rounds,
         minutes: 1 + length / 12)]
 

@@ -148,9 +148,11 @@ module Lantern
       def steps
         [
           step("test", "Wind one turn to try it", "Start at the back#{" on a crossbar" if form.base == :wire}. One " \
-            "turn takes about #{text(length_per_turn)} and moves on #{text(pitch)}.", minutes: 2),
+            "turn takes about #{text(length_per_turn)} and moves on #{text(pitch)}.", minutes: 2, careful: [],
+            look: "Does it lie flat, and does it take as much as it should?"),
           step("wind", *winding, count: turns, unit: :turns, minutes: winding_minutes),
-          step("end", "Finish at the back", "Fold the last inch under and glue it behind.", minutes: 2)
+          step("end", "Finish at the back", "Fold the last inch under and glue it behind.", minutes: 2,
+            look: "Is the end flat, and out of sight?")
         ]
       end
 
@@ -161,7 +163,7 @@ module Lantern
       # What the step of the winding is called, and how the hands go: one length, or strip after strip.
       # @return [(String, String)]
       def winding
-        lapping = "lap each turn by #{text(lap_wide)} at the outside edge"
+        lapping = "#{bunching}lap each turn by #{lap_says} at the outside edge"
         unless cut_strips?
           return ["Wind the strip", "Fold the end under, glue it behind, and #{lapping}. Tack every few turns."]
         end
@@ -172,6 +174,19 @@ module Lantern
         ["Wind the strips, one after another", "Fold the first end under, glue it behind, and #{lapping}. Where a " \
           "strip ends, glue the next on it behind, lapping #{text(JOIN)}."]
       end
+
+      # What the hand does with the strip before it is laid.
+      def bunching = ""
+
+      # The lap that was chosen; where whole turns make it another, that too.
+      def lap_says
+        return text(lap_wide) if !said?(:lap) || (lap_wide - lap).abs < MARK
+        "#{text(lap)} (#{text(lap_wide)} where turns are to come out whole)"
+      end
+
+      # What nobody sees of a lap.
+      MARK = 1 / 16r
+      private_constant :MARK
 
       def fixings = {glue: turns / 3 * 0.5 + 2.0}
 

@@ -92,12 +92,15 @@ module Lantern
       end
 
       def steps
-        [step("stem", "Wind the stem", "From the foot to the end. Glue every few coils, or the cord slides off a " \
-          "smooth stem. Push the end into the last coil.", count: turns, unit: :coils, minutes: 2 + turns * 0.4),
+        [step("stem", "Wind the stem with #{material.name}", "From the foot to the end. Glue every few coils, or " \
+          "the cord slides off a smooth stem. Push the end into the last coil.", count: turns, unit: :coils,
+          minutes: 2 + turns * 0.4,
+          look: "Do the coils touch, and does none slip?"),
           *(if tendrils.positive?
               step("tendrils", "Curl the tendrils",
-                "#{text(tendril_length)} each, #{tendril_turns} turns round a pen " \
+                "#{curled.name}, #{text(tendril_length)} each, #{tendril_turns} turns round a pen " \
                 "#{text(pen)} thick; slide off and pull out a little.", count: tendrils, unit: :tendrils, move: :twist,
+                look: "Does each keep its curl?", careful: ((curled.kind == :wire) ? [:wire_ends] : []),
                 minutes: tendrils * 1.0)
             end)]
       end

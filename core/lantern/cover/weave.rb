@@ -200,6 +200,9 @@ module Lantern
 
       def fixings = {glue: 2.0}
 
+      # Every pass takes as much, but those over a corner.
+      def wound_in(step) = (step.count == passes) ? [length / passes] * passes : []
+
       def closes = form.areas
 
       # Between two passes the other side of the same turns is seen; a gap wider than the rope is bare.

@@ -39,6 +39,10 @@ module Lantern
       # @return [Array<(Path, Numeric)>] a path, and how far beside it the edge is
       def seams = @seams || path.strands.map { [_1, half_face] }
 
+      # How much glue, by the inch, holds what lies on something else: once along its seam.
+      # @return [Float] inches; nought where nothing lies on anything
+      def glued = @seams ? @seams.sum { |path, edge| path.edge(edge) } : 0.0
+
       # The bands it is joined from, each as its own; most forms are one.
       # @return [Array<Band>]
       def members

@@ -28,7 +28,8 @@ module Lantern
       know :foam_glue, "High-temperature glue melts foam: use the low setting.", bases: %i[foam]
       know :weave_glue, "Glue seeps through open weave onto fingers: low setting, and press with a stick."
       know :wire_ends, "Cut wire flies and scratches: glasses on, ends filed or taped."
-      know :blade, "Cut foam with the blade going away from your hand.", bases: %i[foam]
+      know :blade, "Cut foam with the blade going away from your hand.", bases: %i[foam],
+        tools: ["craft knife"]
       know :singe, "Singeing: synthetic fibre melts and drips, natural fibre flames. Away from glue, paper and dry " \
         "moss, window open, water at hand.", tools: ["lighter"]
       know :hanging, "Keep the finished wreath away from candles, heaters and hot lamps, its cords and small parts " \

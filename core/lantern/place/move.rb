@@ -41,12 +41,12 @@ module Lantern
       know :inlay, "Over some, under some, folded at each change", cautions: %i[hot_glue],
         look: "Is the rhythm the same all round?"
       know :over_under, "Over one rail, under the next", look: "Does each pass go the other way from the last?"
-      know :knot, "Round, and a double knot on the front", cautions: %i[singe],
+      know :knot, "Round, and a double knot on the front",
         look: "Are the knots in one line and the tails alike?"
       know :zigzag, "Folded to and fro, cinched in the middle", look: "Are all folds of one size?"
       know :catch, "Gather, and twist the tie shut", tools: ["pliers"], look: "Do the loops stand alike?"
-      know :stretch, "From the widest place, down each side", tools: ["clips", "craft knife"],
-        cautions: %i[hot_glue blade], look: "Is the pattern straight, and no fold on the front?"
+      know :stretch, "From the widest place, down each side", tools: ["clips"], cautions: %i[hot_glue],
+        look: "Is it drum-tight, its pattern straight, and no fold on the front?"
       know :rows, "Row under row, tacked in several places", look: "Are the rows level?", cautions: %i[hot_glue]
       know :cone, "Rolled, its seam glued, its foot flat", look: "Are the mouths alike?", cautions: %i[hot_glue]
       know :brush, "Thin and even", tools: ["brush"], look: "Is it dry to the touch?"

@@ -14,11 +14,14 @@ module Lantern
     class Step
       # @param unit [Symbol, nil] one of {Unit}; what it counts is what it lays, unless `lays` says otherwise
       # @param move [Symbol] one of {Move}
+      # @param careful [Array<Symbol>, nil] keys of {Caution}: what this step really holds, where it is not what its
+      #   move usually holds
       # @raise [Registry::Unknown]
-      def initialize(id:, title:, says:, move:, minutes: 1, unit: nil, lays: nil, **rest)
+      def initialize(id:, title:, says:, move:, minutes: 1, unit: nil, lays: nil, careful: nil, **rest)
         unit &&= Unit.fetch(unit) unless unit.is_a?(Unit)
         move = Move.fetch(move) unless move.is_a?(Move)
-        given = self.class.members.to_h { [_1, nil] }.merge(cautions: move.cautions)
+        cautions = careful ? careful.map { Caution.fetch(_1) } : move.cautions
+        given = self.class.members.to_h { [_1, nil] }.merge(cautions:)
         super(**given, **rest, id:, title:, says:, minutes:, unit:, move:, lays: lays || unit&.key)
       end
 

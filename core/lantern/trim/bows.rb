@@ -64,7 +64,7 @@ module Lantern
         def told
           tail = "tail #{bow.measured(bow.tail)}" unless bow.tail.zero?
           [tail, "#{bow.loops} #{(bow.loops == 1) ? "loop" : "loops"} of #{bow.measured(bow.loop_size)} laid flat",
-            ("a loop of #{bow.measured(bow.centre_loop)} in the centre" if bow.centre_loop), tail].compact.join(", ")
+            ("a loop of #{bow.measured(bow.centre_loop)} at the centre" if bow.centre_loop), tail].compact.join(", ")
         end
 
         # How the hands go, for the bench.

@@ -214,7 +214,8 @@ module Lantern
         of = @plan.material(tie_said[:material])
         if of.counted?
           count = Pieces::Fastening.whole((tie_said[:count] || 1).to_r.round(3) * pieces)
-          return [Place::Need.items(material: of.id, what: :ties, of: " for the middle", count:)]
+          return [Place::Need.items(material: of.id, what: {chenille: :stems}.fetch(of.sort, :ties),
+            of: " for the middle", count:)]
         end
         return [] if tie_said[:length].nil? && tie_said[:count].nil? && of.kind != :wire
         length = tie_said[:length] || Pieces::Fastening::WAYS[:hairpin].length

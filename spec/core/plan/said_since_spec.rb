@@ -239,7 +239,7 @@ RSpec.describe "What a plan can say" do
       step = worked["steps"].find { _1["title"] == "Paint the edge" }
       expect(step["takes"].map {
         _1["says"]
-      }).to eq ["1/2 piece for “Paint the edge”", "1 piece for “Paint the edge”, 3 in"]
+      }).to eq ["half a piece for “Paint the edge”", "1 piece for “Paint the edge”, 3 in"]
     end
 
     it "is refused where it stands by nothing, or uses up nobody knows how much" do

@@ -46,7 +46,7 @@ RSpec.describe Lantern::Trim::Bow do
      {kind: "layered_loops", loops: 2} => /rings laid flat of 4 in and 2 in/,
      {kind: "folded_many"} => /8 loops of 4 in; a strip of 12 in folded in the middle/,
      {kind: "accordion"} => /10 folds of 3 in: 60 in/,
-     {centre_loop: 2} => /a loop of 2 in in the centre, tail 6 in: 48 in/,
+     {centre_loop: 2} => /a loop of 2 in at the centre, tail 6 in: 48 in/,
      {materials: %w[rust]} => /\AMarigold tape and Rust tape, each: tail 6 in.*the widest undermost/}
       .each { |options, told| expect([options, says.call(**options)]).to match [options, told] }
   end

@@ -9,19 +9,20 @@ module Lantern
       class Making
         class << self
           # What such a piece is called, and which sort of the hand's moves makes it.
-          attr_reader :word, :title, :called, :usual, :move, :tied, :fixed, :pinched, :stems
+          attr_reader :word, :title, :called, :usual, :move, :look, :tied, :fixed, :pinched, :stems
 
           # @param called [String] what such a piece is called: "bow"
           # @param usual [Array<Hash>] its parts, when none are said
           # @param move [Symbol] one of {Place::Move}
+          # @param look [String, nil] what to look at when it is made, where it is not what its move says
           # @param tied [Symbol] what ties it when nothing is said: `:stem` (half of one), `:own`, `:glue` or `:none`
           # @param fixed [Array<Hash>] what it is fixed on with when nothing is said: half a stem, for a bow
           # @param pinched [Boolean] whether its middle is seen as a pinch
           # @param stems [Boolean] whether what is bought lies with its stems overlapped
           def making(word, title:, called: "bow", usual: [{as: :ribbon}], move: :pinch_and_twist, tied: :stem,
-            fixed: [{with: :stem, count: 1 / 2r}], pinched: true, stems: false)
+            fixed: [{with: :stem, count: 1 / 2r}], pinched: true, stems: false, look: nil)
             @word, @title, @called, @usual, @move, @tied = word, title, called, usual, move, tied
-            @fixed, @pinched, @stems = fixed, pinched, stems
+            @fixed, @pinched, @stems, @look = fixed, pinched, stems, look
             MAKINGS.know(word, self)
           end
         end

@@ -8,6 +8,7 @@ module Lantern
         class FlatGlued < Making
           making :flat_glued, title: "Glued flat",
             usual: [{as: :tail, length: 8}, {as: :ring, size: 4, count: 2}], move: :crossed,
+            look: "Do the rings lie one on another, their middles in one line?",
             tied: :glue
 
           def hands = ["Glue each strip to a ring and press it flat; glue the rings on the tails and on one another."]

@@ -8,6 +8,7 @@ module Lantern
         class Rings < Making
           making :rings, title: "Rings on one another",
             usual: [{as: :ring, size: 6}, {as: :ring, size: 4}], move: :crossed,
+            look: "Do the rings lie one on another, their middles in one line?",
             tied: :own
 
           def hands

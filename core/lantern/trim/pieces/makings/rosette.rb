@@ -7,6 +7,7 @@ module Lantern
         # A ribbon gathered round its own middle.
         class Rosette < Making
           making :rosette, title: "Rosette", called: "rosette", usual: [{as: :strip, length: 18}], move: :zigzag,
+            look: "Is it round, and its end out of sight?",
             tied: :glue, pinched: false
 
           def hands = ["Gather one long edge, wind it round its own beginning and glue turn on turn at the foot."]
