@@ -58,7 +58,7 @@ RSpec.describe "What is told at the bench" do
   end
 
   it "would be caught saying what it must not" do
-    step = {"id" => "bow.make", "title" => "Make the bow", "says" => "Tap the the screen.", "look" => "Are both alike?",
+    step = {"id" => "bow.make", "title" => "Make the bow", "says" => "Tap the the screen.", "look" => "Are they alike?",
             "cautions" => ["Singeing: fibre melts."], "count" => 1, "minutes" => 1}
     expect(Trial::Told.wrong("steps" => [step, step]).uniq.size).to eq 6
     good = step.merge("says" => "Two loops of 4 in.", "look" => "Does it hold?", "cautions" => [])

@@ -32,7 +32,7 @@ module Trial
       [
         ("says nothing" if step["says"].strip.empty?), ("asks nothing" if step["look"].to_s.strip.empty?),
         ("speaks of a screen" if said.match?(SCREEN)), ("is made without a measure" if unmeasured?(step)),
-        ("compares one piece with another" if step["count"].to_i == 1 && step["look"].match?(/two|alike/)),
+        ("compares one piece with another" if step["count"].to_i == 1 && step["look"].match?(/two side|they alike/)),
         *step["cautions"].map { |caution| "warns without a cause: #{caution}" unless cause?(caution, said) },
         *LOOKS.map { |look, job|
           "asks what belongs to another job" if step["look"].match?(look) && !step["id"].match?(job)
