@@ -62,7 +62,8 @@ module Server
       def found(account, name)
         name = named(name)
         @database.atomically do
-          raise TooMany if members.where(account_id: account).for_update.count >= MOST_OF_ONE
+          @database[:accounts].where(id: account).for_update.get(:id)
+          raise TooMany if members.where(account_id: account).count >= MOST_OF_ONE
           rows.insert(name:).tap { members.insert(account_id: account, workshop_id: _1, role: MAKER) }
         end
       end
@@ -103,6 +104,8 @@ module Server
           account, name = yield
           workshop = invited[:workshop_id]
           next [account, found(account, name)] unless workshop
+          # Whoever comes in beside it waits here, and is counted.
+          rows.where(id: workshop).for_update.get(:id)
           raise TooMany if members.where(workshop_id: workshop).count >= MOST_PEOPLE
           role = invited[:role]
           members.on_duplicate_key_update(role: (role == MAKER) ? role : Sequel[:role])

@@ -297,4 +297,20 @@ RSpec.describe "Who has an account", :api, :store do
     }.map(&:value)
     expect(results.tally).to eq(kept: 5, full: 7)
   end
+
+  it "lets no more people in than there is room for when their invitations are used at once" do
+    stub_const("Server::Tenancy::Workshops::MOST_PEOPLE", 3)
+    people = Server::Tenancy::Workshops.new(RealStore.database)
+    accounts = Array.new(6) { |i| RealStore.database[:accounts].insert(login: "guest-#{i}", password_hash: "none") }
+    tokens = accounts.map { people.invite(1, "helper", by: accounts.first) }
+    before = RealStore.database[:memberships].where(workshop_id: 1).count
+    results = tokens.zip(accounts).map { |token, account|
+      Thread.new do
+        people.join(token) { [account, "Guest"] } && :in
+      rescue Server::Tenancy::Workshops::TooMany
+        :full
+      end
+    }.map(&:value)
+    expect(results.tally).to eq(in: 3 - before, full: 3 + before)
+  end
 end

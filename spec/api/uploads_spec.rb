@@ -79,5 +79,9 @@ RSpec.describe "What is sent in parts", :api, :store do
     expect([status, answer["restored"]["wreaths"]]).to eq [200, 1]
     expect(ask(:get, "/wreaths")["wreaths"][0]["name"]).to eq "In the archive"
     expect(RealStore.database[:upload_parts].count).to eq 0
+    # Its answer was lost on the way: it is given again, and nothing is put back over what was done since.
+    RealStore.database[:wreaths].update(name: "Changed afterwards")
+    expect(ask(:post, "/uploads/an-archive/archive", {parts: (archive.bytesize / 1_000.0).ceil})).to eq answer
+    expect(ask(:get, "/wreaths")["wreaths"][0]["name"]).to eq "Changed afterwards"
   end
 end

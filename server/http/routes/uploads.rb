@@ -21,11 +21,14 @@ module Server
             end
           }
 
-          # As with an archive in one piece: everything is replaced, names of requests with it.
+          # Everything is replaced, names of requests with it; sent again because its answer was lost, it is not put back
+          # a second time over what was done since.
           post("/api/uploads/:upload/archive") {
-            JSON.generate(store.uploads.open(params["upload"], sent["parts"]) { |whole|
-              Backups.open(whole) { |file| store.backups.restore(file) }
-            })
+            store.once_replaced(params["upload"], "an archive in parts") {
+              JSON.generate(store.uploads.open(params["upload"], sent["parts"]) { |whole|
+                Backups.open(whole) { |file| store.backups.restore(file) }
+              })
+            }
           }
         end
       end
