@@ -47,13 +47,16 @@ module Lantern
         @table, @stash, @today, @sale = table, stash, today, sale
       end
 
+      # A friend says so much and no more.
+      MOST = 3
+
       # @return [Array<Hash>] what saves most first
       def to_a
         said = KINDS.flat_map { Advice.const_get(_1).new(@table, stash: @stash, today: @today, sale: @sale).to_a }
         insured = said.select { _1.code == "insurance" }.map(&:material)
         # What is bought only to be sure is not said to be needed.
         said.reject! { |each| each.code == "one_fewer" && each.try.nil? && insured.include?(each.material) }
-        said.sort_by.with_index { |each, i| [-each.saves, i] }.map { _1.to_h(@table) }
+        said.sort_by.with_index { |each, i| [-each.saves, i] }.first(MOST).map { _1.to_h(@table) }
       end
     end
   end

@@ -54,8 +54,10 @@ module Lantern
       # @return [Plan::LayerSaid, nil]
       def last_row = of && @plan.layers.find { _1.id == of }
 
-      # What the covering's own last row makes is made with it.
-      def fitted = of ? :last : super
+      # What the covering's own last row makes is made with it, and what is glued flat is glued on the covering.
+      def fitted = (of || on_covering?) ? :last : super
+
+      def on_covering? = %i[ribbon_loop rope_ends].include?(kind)
 
       def hangs? = true
 
@@ -86,7 +88,19 @@ module Lantern
 
       def working = [line(:length, hanger.title, said?(:length) ? "as you said" : "as is usual", text(length))]
 
-      def findings
+      def findings = [*on_bare_wire, *too_heavy]
+
+      # A loop glued to bare wire holds nothing.
+      def on_bare_wire
+        return [] unless kind == :ribbon_loop && form.base == :wire
+        return [] if @plan.layers.any? { _1.kind.stage.key == :cover }
+        [finding(:warn, "on_bare_wire", "There is nothing to glue it on: on bare wire a glued loop comes off. A cord " \
+          "round the frame holds.", try: ({"kind" => "larks_head"} if Hangers::KINDS[:larks_head].takes.include?(
+            material.kind
+          )))]
+      end
+
+      def too_heavy
         heavy = weight_on_it
         return [] unless heavy > hanger.holds
         cord = {"kind" => "larks_head"} if kind != :larks_head && material &&
@@ -98,6 +112,8 @@ module Lantern
       end
 
       def steps
+        # A frame's own wire is there already: nothing is left to do.
+        return [] if own?
         return [last_row_step] if of
         [step("hang", "Fit the hanger", "#{hanger.says} At #{Form::Clock.text(at)}, at the back.", minutes: 3,
           move: hanger.move, lays: :hangers, look: "Hold it up by the hanger: does it hang straight?")]

@@ -130,6 +130,45 @@ RSpec.describe Lantern::Ask::Advice do
     expect(of(advice(document, stash: [spare.merge("on_hand" => [200])]), "stash_first")).to be_nil
   end
 
+  # Common practice: the same kind and make, within a fifth as wide or thick, or it is another wreath.
+  it "offers nothing in place of another thing" do
+    bow = ribbon(width: 2.5, wired: true)
+    wired = plan(materials: [bow], layers: [layer("bow", "tape")])
+    others = {unwired: {wired: false}, narrow: {width: 1.5}, sheer: {sheer: true}}
+    others.each do |what, other|
+      spare = bow.merge("id" => "spare", "on_hand" => [400], "offers" => []).merge(other.transform_keys(&:to_s))
+      expect(of(advice(wired, stash: [spare]), "stash_first")).to be_nil, what.to_s
+    end
+    alike = bow.merge("id" => "spare", "name" => "Rust ribbon", "on_hand" => [400], "offers" => [])
+    expect(of(advice(wired, stash: [alike]), "stash_first")["try"]).to eq("one" => {"material" => "spare"})
+    thick = plan(materials: [rope(diameter: 0.5)], layers: [layer("rope_coil", "rope")])
+    twine = rope(id: "twine", name: "Twine", diameter: 0.1875, on_hand: [4000], offers: [])
+    expect(of(advice(thick, stash: [twine]), "stash_first")).to be_nil
+    item = ->(id, **more) {
+      {"id" => id, "kind" => "piece", "name" => id.capitalize}.merge(more.transform_keys(&:to_s))
+    }
+    sign = plan(materials: [item.call("sign", offers: [{"count" => 1, "price" => "3.00"}])],
+      layers: [layer("attach", "sign", what: "sign")])
+    expect(of(advice(sign, stash: [item.call("blooms", on_hand: [20])]), "stash_first")).to be_nil
+  end
+
+  # Three picks are three picks.
+  it "says of nothing that is counted that all of it is needed" do
+    picks = {"id" => "picks", "kind" => "piece", "name" => "Picks", "offers" => [{"count" => 1, "price" => "1.10"}]}
+    document = plan(materials: [picks], layers: [layer("attach", "picks", count: 3)])
+    expect(advice(document).map { _1["says"] }.join).not_to include "needed"
+    rolls = plan(materials: [ribbon], layers: [layer("knotted_strips", "tape", per_section: 9)])
+    expect(of(advice(rolls), "one_fewer")).not_to be_nil
+  end
+
+  it "says three things at most, what saves most first" do
+    random = Random.new(9)
+    said = Array.new(20) { advice(random_plan(random)) }
+    expect(said.map(&:size)).to all(be <= 3)
+    saves = said.map { |each| each.map { _1["saves"].to_f } }
+    expect(saves).to eq(saves.map { |each| each.sort.reverse })
+  end
+
   it "says that a sale is on, or when it begins, and what it saves; nothing to whoever buys at sale prices" do
     tape = ribbon(offers: [{"length" => "9 ft", "price" => "3.20", "sale_price" => "2.50"}])
     document = plan(materials: [tape], layers: [layer("spiral_wrap", "tape")])

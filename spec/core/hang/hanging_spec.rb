@@ -40,6 +40,22 @@ RSpec.describe "Hanging and fixing" do
     expect(hung["stages"]).to include("hang" => true, "trim" => false)
   end
 
+  # Common practice: a loop is glued flat behind what covers the form; on bare wire no glue holds. A frame that hangs by
+  # its own wire takes no step.
+  it "glues a loop on the covering, says that it does not hold on bare wire, and does nothing where the wire is there" do
+    loop = layer("hanger", "tape", id: "loop", kind: "loop_behind")
+    wrap = layer("spiral_wrap", "tape", id: "wrap")
+    covered = work(materials: [ribbon], layers: [loop, wrap])
+    expect(covered["steps"].filter_map { _1["layer"] }.uniq).to eq %w[wrap loop]
+    expect(covered["layers"][0]["findings"]).to eq []
+    bare = work(materials: [ribbon], layers: [loop])
+    expect(bare["layers"][0]["findings"].map { _1.slice("code", "try") })
+      .to eq [{"code" => "on_bare_wire", "try" => {"kind" => "larks_head"}}]
+    own = work(materials: [ribbon], layers: [wrap, layer("hanger", id: "own", kind: "frame")])
+    expect(own["steps"].map { _1["layer"] }).not_to include "own"
+    expect(own["findings"].map { _1["code"] }).not_to include "no_hanger"
+  end
+
   it "says when glue alone is not enough, and what is" do
     fixed = ->(**more) { work(layers: [layer("attach", **more)]) }
     heavy = fixed.call(what: "sign", weight: "8 oz")
@@ -55,7 +71,7 @@ RSpec.describe "Hanging and fixing" do
       .to include "Fix the brass bell on at 6 o’clock"
     loop = work(materials: [ribbon], layers: [layer("hanger", "tape", kind: "ribbon_loop"),
       layer("attach", id: "sign", what: "sign", weight: "1 kg", fixing: "wire")])
-    expect(codes(loop)).to eq ["heavy_for_glue"]
+    expect(codes(loop)).to eq %w[on_bare_wire heavy_for_glue]
   end
 
   it "puts things by the clock, side by side" do

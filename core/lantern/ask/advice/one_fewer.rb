@@ -69,8 +69,9 @@ module Lantern
 
         def of(number) = @table.several? ? " on #{@table.works[number].plan.name}" : ""
 
-        # That a package is needed where there is nothing else goes without saying.
+        # That a package is needed where there is nothing else goes without saying, and of what is counted anyway.
         def needed(material)
+          return if material.counted?
           cutting = @table.cutting(material)
           count = cutting.packages
           return if count == 1 && !nearly_there?(material, cutting)

@@ -25,8 +25,22 @@ module Lantern
           own = layer.material
           return if own.nil? || @table.cutting(own).bought.empty?
           others = @stash.on_hand(layer.class.takes, @work.plan).reject { layer.materials.map(&:id).include?(_1.id) }
-          others.select { _1.kind == own.kind }.max_by(MOST_TRIED) { |each| [amount(each), each.id] }
+          others.select { same_thing?(own, _1) }.max_by(MOST_TRIED) { |each| [amount(each), each.id] }
             .filter_map { |other| tried(layer, index, own, other) }.max_by(&:saves)
+        end
+
+        # How much wider or thicker, or less so, still does the same work (common practice).
+        FIFTH = 0.2
+        private_constant :FIFTH
+
+        # What is counted is nothing but itself: blooms are no sign. Of what is cut the same kind and make, as wide or
+        # as thick within a fifth.
+        def same_thing?(own, other)
+          return false if own.counted? || own.kind != other.kind
+          makes = [own, other].map { |each| [each.wired || nil, each.sheer || nil, each.sort] }
+          return false unless makes.uniq.one?
+          was, is = [own, other].map { _1.width || _1.diameter }
+          was.nil? || is.nil? || (is - was).abs <= FIFTH * was
         end
 
         def amount(material) =
