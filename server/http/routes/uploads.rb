@@ -21,8 +21,8 @@ module Server
             end
           }
 
-          # Everything is replaced, names of requests with it; sent again because its answer was lost, it is not put back
-          # a second time over what was done since.
+          # Everything is replaced, names of requests with it; sent again because its answer was lost, it is not put
+          # back a second time over what was done since.
           post("/api/uploads/:upload/archive") {
             store.once_replaced(params["upload"], "an archive in parts") {
               JSON.generate(store.uploads.open(params["upload"], sent["parts"]) { |whole|

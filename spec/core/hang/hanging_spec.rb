@@ -42,7 +42,7 @@ RSpec.describe "Hanging and fixing" do
 
   # Common practice: a loop is glued flat behind what covers the form; on bare wire no glue holds. A frame that hangs by
   # its own wire takes no step.
-  it "glues a loop on the covering, says that it does not hold on bare wire, and does nothing where the wire is there" do
+  it "glues a loop on the covering, says that none holds on bare wire, and does nothing where the wire is there" do
     loop = layer("hanger", "tape", id: "loop", kind: "loop_behind")
     wrap = layer("spiral_wrap", "tape", id: "wrap")
     covered = work(materials: [ribbon], layers: [loop, wrap])
