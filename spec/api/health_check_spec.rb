@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "timeout"
 require_relative "../support/api"
 require_relative "../../server/database/health_check"
 
@@ -29,6 +30,11 @@ RSpec.describe Server::HealthCheck do
   it "ends the waiting of whoever asks a database that stands still, and refuses the next at once" do
     expect(seen.pop.first).to be true
     RealStore.server.hold(true)
+    # It stands still once every thread of it does, which takes a busy machine a moment: what it answers until then, it
+    # has done.
+    threads = Dir["/proc/#{RealStore.server.send(:process)}/task/*/stat"]
+    still = -> { threads.all? { File.read(_1)[/\) (\S)/, 1] == "T" } }
+    Timeout.timeout(Patience.seconds(10)) { Thread.pass until still.call }
     waiting = %i[read write].map { |each|
       Thread.new { seconds { expect { send(each) }.to raise_error Server::DatabaseErrors::Away } }
     }
