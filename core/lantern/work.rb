@@ -143,7 +143,10 @@ module Lantern
     # What is to be said of a layer before it is looked at how it covers.
     # @param layer [Layer]
     # @return [Array<Plan::Finding>]
-    def own_findings(layer) = [*layer.found, *stem_bare(layer)]
+    def own_findings(layer)
+      @meeting ||= Cover::Meeting.new(layers, form, @plan.units).findings
+      [*layer.found, *stem_bare(layer), *@meeting.fetch(layer, [])]
+    end
 
     # @return [Draw::Bare] how much of the form still shows, and where
     def bare = Draw::Bare.new(form, layers.flat_map(&:in_place))

@@ -32,6 +32,19 @@ module Lantern
 
       def top = form.silhouette.box[3] - form.silhouette.height * share
 
+      # From where to where it covers, below the top of the form.
+      # @return [(Float, Float)] inches
+      def stretch
+        bottom = form.silhouette.box[3]
+        [bottom - covered.box[3], bottom - covered.box[1]].map { (form.silhouette.height - _1).clamp(0.0, nil) }.sort
+      end
+
+      # What would make it reach a level below the top.
+      def reaching(level, way)
+        share = (form.silhouette.height - level) / form.silhouette.height
+        (way == :up) ? {"share" => share.ceil(3)} : nil
+      end
+
       def covered = @covered ||= Form::Silhouette.new(form.silhouette.below(top + 1e-9))
 
       # Twice round the edge and twice the tab.

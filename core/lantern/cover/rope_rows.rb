@@ -50,7 +50,11 @@ module Lantern
       def stop = super&.to_f || form.silhouette.height
 
       # The stretch that the rows fill, from the upper level to the lower.
+      # @return [(Float, Float)] inches below the top
       def stretch = [start, stop].minmax
+
+      # What would make them reach a level below the top.
+      def reaching(level, way) = {((start < stop) == (way == :down)) ? "stop" : "start" => text(level)}
 
       # One row of it: how far below the top its middle lies, and where it crosses the shape.
       Row = Value.define(:level, :chords, :length)

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+# Common practice: cloth below and rope above meet, or the frame shows between them.
+RSpec.describe Lantern::Cover::Meeting do
+  let(:lens) { {"base" => "wire", "shape" => "lens", "width" => 9, "height" => 14, "face" => 2} }
+  let(:big) { cloth(offers: [{"width" => 36, "length" => 36, "price" => "6.00"}]) }
+
+  def covered(rows: {}, panel: {})
+    work(form: lens, materials: [rope, big],
+      layers: [layer("rope_rows", "rope", id: "rows", **rows), layer("panel", "cloth", id: "panel", **panel)])
+  end
+
+  def between(worked) = worked["layers"].map { |each| each["findings"].find { _1["code"] == "bare_between" } }
+
+  it "says of both what they leave bare between them, and neither is settled" do
+    apart = covered(rows: {stop: 5}, panel: {share: 0.5})
+    # The lower half of a shape of 14 in begins 7 in below its top.
+    expect(between(apart).map { _1["says"] }).to all(include("2 in of the form"))
+    expect(apart["stages"]["cover"]).to be false
+    between(apart).map { _1["try"] }.zip(%i[rows panel]) do |try, which|
+      met = covered(**{rows: {stop: 5}, panel: {share: 0.5}}.merge(which => {rows: {stop: 5}, panel: {share: 0.5}}[which]
+        .merge(try.transform_keys(&:to_sym))))
+      expect(between(met)).to eq [nil, nil]
+    end
+  end
+
+  it "says nothing where they meet or overlap, nor of one alone" do
+    expect(between(covered(rows: {stop: 7}, panel: {share: 0.5}))).to eq [nil, nil]
+    expect(between(covered(rows: {stop: 9}, panel: {share: 0.5}))).to eq [nil, nil]
+    alone = work(form: lens, materials: [rope], layers: [layer("rope_rows", "rope", stop: 5)])
+    expect(between(alone)).to eq [nil]
+  end
+end
