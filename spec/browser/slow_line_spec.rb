@@ -10,7 +10,8 @@ RSpec.describe "Over a slow line that breaks", :browser, :store do
 
   # Noise, which no picture is smaller than: 300 kB and more.
   def photo = Tempfile.new(["photo", ".jpg"], binmode: true).tap { |file|
-    file.write(Vips::Image.gaussnoise(Integer(ENV.fetch("WIDE", "800"), 10), 700, sigma: 60, mean: 128).cast(:uchar).jpegsave_buffer(Q: 85)) && file.flush
+    noise = Vips::Image.gaussnoise(Integer(ENV.fetch("WIDE", "800"), 10), 700, sigma: 60, mean: 128)
+    file.write(noise.cast(:uchar).jpegsave_buffer(Q: 85)) && file.flush
   }
 
   def parts = RealStore.database[:upload_parts].count
@@ -20,7 +21,7 @@ RSpec.describe "Over a slow line that breaks", :browser, :store do
     # Begun and left, so that the screens are there before the line is slow.
     visit "/"
     server = Capybara.current_session.server
-    # PACE=5000 WIDE=1000 tries the slowest line that is promised, with a photo of 400 kB: it takes its minute and a half.
+    # PACE=5000 WIDE=1000 tries the slowest line that is promised, with a photo of 400 kB: it takes two minutes.
     pace = Integer(ENV.fetch("PACE", "150000"), 10)
     line = Line.new(URI("http://127.0.0.1:#{server.port}"), pace:)
     visit "#{line}/new"

@@ -18,8 +18,8 @@ RSpec.describe Lantern::Cover::Meeting do
     expect(between(apart).map { _1["says"] }).to all(include("2 in of the form"))
     expect(apart["stages"]["cover"]).to be false
     between(apart).map { _1["try"] }.zip(%i[rows panel]) do |try, which|
-      met = covered(**{rows: {stop: 5}, panel: {share: 0.5}}.merge(which => {rows: {stop: 5}, panel: {share: 0.5}}[which]
-        .merge(try.transform_keys(&:to_sym))))
+      said = {rows: {stop: 5}, panel: {share: 0.5}}
+      met = covered(**said, which => said[which].merge(try.transform_keys(&:to_sym)))
       expect(between(met)).to eq [nil, nil]
     end
   end
