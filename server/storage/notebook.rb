@@ -84,7 +84,7 @@ module Server
           learned = Lantern::Measure::Learned.from(method, material, ratios, spread: [covering.spread, 0.01].max)
           {"method" => method, "title" => covering.title, "material" => material, "name" => same.last["name"],
            "factor" => learned.factor, "spread" => learned.spread, "makes" => learned.makes,
-           "ratios" => ratios.map { _1.round(4) }, "says" => learned.says}
+           "ratios" => ratios.map { _1.round(4) }, "says" => learned.says, "lesson" => learned.lesson?}
         end
       end
 
@@ -112,7 +112,7 @@ module Server
             ratios = makes.map { |_, steps| (steps.sum { _1["took"] } / steps.sum { _1["expected"] }).clamp(0.1, 10.0) }
             pace = Lantern::Measure::Learned.from(method, "minutes", ratios, spread: PACE_SPREAD)
             {"method" => method, "title" => covering.title, "factor" => pace.factor, "makes" => pace.makes,
-             "percent" => ((pace.factor - 1) * 100).round}
+             "percent" => ((pace.factor - 1) * 100).round, "lesson" => pace.lesson?}
           end
       end
 

@@ -60,6 +60,10 @@ module Lantern
       # Source: Gelman et al., Bayesian Data Analysis, 3rd ed., section 3.3: Student's t of so many degrees of freedom.
       def freedom = PRIOR_MAKES + makes
 
+      # Whether it says more than chance would: the mean is off the sum by more than its own give or take, two of its
+      # standard errors.
+      def lesson? = (factor - 1).abs > 2 * spread / Math.sqrt(PRIOR_MAKES + makes + 1)
+
       # @return [String] as the working says it
       def says = "Your last #{"#{makes} " unless makes == 1}took about #{Words.percent((factor - 1).abs)} " \
         "#{(factor < 1) ? "less" : "more"}"

@@ -24,6 +24,14 @@ RSpec.describe Lantern::Measure::Learned do
     expect(many.spread).to be < learned.spread
   end
 
+  # Two standard errors: of ten makes that lie 5 % apart, 0.4 % on the average is chance and 6 % is not.
+  it "is a lesson only beyond its own give or take" do
+    apart = [-0.05, 0.05].cycle.first(10)
+    expect(described_class.from("spiral_wrap", "tape", apart.map { 1.004 + _1 }, spread: 0.06)).not_to be_lesson
+    expect(described_class.from("spiral_wrap", "tape", apart.map { 1.06 + _1 }, spread: 0.06)).to be_lesson
+    expect(described_class.from("spiral_wrap", "tape", [1.06], spread: 0.06)).not_to be_lesson
+  end
+
   it "is on the plan that takes it up: all the rope of the layer, and the sum says why" do
     before = work(materials: [rope], layers: [layer("rope_coil", "rope")])
     after = work(materials: [rope], layers: [layer("rope_coil", "rope")],

@@ -10,10 +10,10 @@ interface Props {
 /** How long finished makes of a covering really took: offered, taken up by the plan, or left. */
 export function Pace({ plan, layer, onChange }: Props) {
   const learned = useNotebook().data?.paces.find((each) => each.method === layer.method)
-  if (!learned || learned.percent === 0) return null
+  const own = plan.paces?.find((each) => each.method === layer.method)
+  if (!learned || (!learned.lesson && !own)) return null
   const { method, factor, makes, percent } = learned
   const others = (plan.paces ?? []).filter((each) => each.method !== method)
-  const own = plan.paces?.find((each) => each.method === method)
   const taken = own?.factor === factor && own?.makes === makes
   const keep = (paces: NonNullable<Plan["paces"]>) =>
     onChange({ ...plan, paces: paces.length > 0 ? paces : undefined })
