@@ -72,7 +72,7 @@ module Lantern
       # How many strips come out of a room: exact, where few enough places for a cut are possible. On the
       # bias they are cut from one joined length: area over width (published: the rule for continuous
       # bias strips).
-      def most(room) = kind.bias? ? (room.area / kind.area).floor : plan(parts(room.width), parts(room.length)).first
+      def most(room) = kind.bias? ? (room.area / kind.area).floor : whole(parts(room.width), parts(room.length)).first
 
       # What no layout can better: the count where it is exact, else what the area holds.
       def ceiling(room)
@@ -84,7 +84,7 @@ module Lantern
       # @return [(Array<Block>, Array<Room>)] where they lie, and what is left
       def fill(room)
         return on_the_bias(room, most(room)) if kind.bias?
-        most, cut, at = plan(parts(room.width), parts(room.length))
+        most, cut, at = whole(parts(room.width), parts(room.length))
         return [[], [room]] if most.zero?
         return place(room, *at.first(2), *at.last(2).map { Rational(_1, @parts) }) if cut == :block
         return [at.map { wheel_block(room, *_1) }, []] if cut == :wheel
@@ -156,8 +156,11 @@ module Lantern
       def plan(width, length)
         # What is beyond the last strip does not count.
         width, length = reach(width), reach(length)
-        @known[width * MOST_PARTS + length] ||= wheeled(width, length, halved(width, length, blocks(width, length)))
+        @known[width * MOST_PARTS + length] ||= halved(width, length, blocks(width, length))
       end
+
+      # The same of a whole room, which a pinwheel may fill, too.
+      def whole(width, length) = (@whole ||= {})[[width, length]] ||= wheeled(width, length, plan(width, length))
 
       # A pinwheel, where it gives more than cuts from edge to edge do and their area leaves room for more: four blocks
       # round a hole, every other one turned. Looked at where few can be.

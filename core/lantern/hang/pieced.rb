@@ -20,6 +20,7 @@ module Lantern
 
       # @return [Array<(Float, Float)>] width and height of each piece, in inches
       def boxes
+        return [whole] if @sheets.any? { |across, along| whole[0] <= across && whole[1] <= along }
         @boxes ||= [*ways.map { |across, along| fields(across, along) }, *(stretches_along if @band)]
           .select { |boxes| sheets_for(boxes) }.min_by { |boxes| [sheets_for(boxes), boxes.size] } || [whole]
       end

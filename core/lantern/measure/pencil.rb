@@ -15,16 +15,35 @@ module Lantern
       PARTS = {"½" => 0.5, "¼" => 0.25, "¾" => 0.75, "⅓" => 1 / 3.0, "⅔" => 2 / 3.0, "π" => Math::PI}.freeze
       SAME = {"less" => "−", "-" => "−", "of" => "×"}.freeze
       # "7 % of 54" is a product, "a pack of 54" is not.
-      TOKEN = %r{\d+ \d+/\d+|\d+/\d+|\d+(?:\.\d+)?|[½¼¾⅓⅔π+−×÷√²()%-]|rounded (?:up|down)|\bless\b|(?<=% )of\b}
+      # A place for a number that is still to come, as in {Sum}, stands for itself.
+      TOKEN = %r{%[lanp]|\d+ \d+/\d+|\d+/\d+|\d+(?:\.\d+)?|[½¼¾⅓⅔π+−×÷√²()%-]|rounded (?:up|down)|\bless\b|(?<=% )of\b}
       private_constant :PARTS, :SAME, :TOKEN
 
-      # @param text [String]
-      # @return [Float] in whatever units the numbers stand
-      # @raise [Unclear]
-      def self.work(text) = new(text).worked
+      class << self
+        # @param text [String]
+        # @return [Float] in whatever units the numbers stand
+        # @raise [Unclear]
+        def work(text) = new(tokens(text)).worked
 
-      def initialize(text)
-        @tokens = text.scan(TOKEN).map { |token| token.match?(/\A\d/) ? read(token) : SAME.fetch(token, token) }
+        # @param text [String]
+        # @return [Array<String, Float>] its signs and numbers, in their order
+        def tokens(text)
+          text.scan(TOKEN).map { |token| token.match?(/\A\d/) ? read(token) : SAME.fetch(token, token) }
+        end
+
+        private
+
+        def read(number)
+          return number.to_f unless number.include?("/")
+          whole, _, part = number.rpartition(" ")
+          above, below = part.split("/")
+          whole.to_f + above.to_f / below.to_f
+        end
+      end
+
+      # @param tokens [Array<String, Float>]
+      def initialize(tokens)
+        @tokens = tokens
       end
 
       def worked
@@ -33,13 +52,6 @@ module Lantern
       end
 
       private
-
-      def read(number)
-        return number.to_f unless number.include?("/")
-        whole, _, part = number.rpartition(" ")
-        above, below = part.split("/")
-        whole.to_f + above.to_f / below.to_f
-      end
 
       def rounded(value)
         case @tokens.first

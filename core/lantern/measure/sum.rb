@@ -16,41 +16,71 @@ module Lantern
     class Sum
       # Decimals: a float's own doubt is not far beyond them.
       MOST = 7
-      private_constant :MOST
+      PATTERNS = 500
+      PLACES = %w[%l %a %n %p].freeze
+      INCHES = Length::IN.transform_values(&:to_f).freeze
+      private_constant :MOST, :PATTERNS, :PLACES, :INCHES
+
+      # Of every pattern the signs and numbers that it is made of; as many as there are ways to write a sum.
+      @patterns = {}
+
+      class << self
+        # @return [Array<String, Float>]
+        def tokens(pattern)
+          @patterns.clear if @patterns.size > PATTERNS
+          @patterns[pattern] ||= Pencil.tokens(pattern).freeze
+        end
+      end
 
       # @param answer [String] as it is shown
       # @return [String] the least exact way of showing it that gives the answer
-      def beside(answer)
-        (1..MOST).each do |places|
-          text = shown(places)
-          return text if comes_to?(text, answer)
-        end
-        shown(1)
-      end
+      def beside(answer) = shown((1..MOST).find { comes_to?(_1, answer) } || 1)
 
       private
 
       def shown(places)
         number = -1
-        pattern.gsub(/%[lanp]/) { |kind| one(kind, values[number += 1], places) }
+        pattern.gsub(/%[lanp]/) { |kind| written(kind, values[number += 1], places) }
       end
 
-      def one(kind, value, places)
-        return value.to_s if value.is_a?(Integer) && kind == "%n"
-        return "#{decimal(value * 100, places - 1)} %" if kind == "%p"
-        return decimal(value, [places + 1, 2].max) if kind == "%n"
-        return decimal(Length.square_in_units(value, units), places - 1) if kind == "%a"
-        return Length.text(value, units:, unit: false) if places == 1
-        Length.figure(value, units:, places:)
+      def written(kind, value, places)
+        case kind
+        when "%l"
+          return Length.text(value.to_f, units:, unit: false) if places == 1
+          Length.figure(value, units:, places:)
+        when "%p" then "#{Words.short(rounded(kind, value, places) * 100)} %"
+        else value.is_a?(Integer) ? value.to_s : Words.short(rounded(kind, value, places))
+        end
       end
 
-      def decimal(number, places) = Words.short(number.to_f.round(places).to_f)
+      # The number as it is written there.
+      def rounded(kind, value, places)
+        case kind
+        when "%l" then round_length(value.to_f, places)
+        when "%n" then value.to_f.round([places + 1, 2].max)
+        when "%a" then Length.square_in_units(value, units).round(places - 1).to_f
+        else (value * 100).to_f.round(places - 1) / 100.0
+        end
+      end
 
-      def comes_to?(shown, answer)
-        value = Pencil.work(shown)
+      def round_length(inches, places)
+        marks = (units == "in") ? 16 : 25.4
+        return (inches * marks).round / 16.0 if units == "in" && places == 1
+        own = inches / INCHES.fetch(units)
+        (((inches * marks).round - inches * marks).abs < 1e-7) ? own : format("%.#{places}f", own).to_f
+      end
+
+      def comes_to?(places, answer)
+        number = -1
+        tokens = Sum.tokens(pattern).flat_map do |token|
+          next token unless PLACES.include?(token)
+          value = rounded(token, values[number += 1], places)
+          (token == "%p") ? [value * 100, "%"] : value
+        end
+        value = Pencil.new(tokens).worked
         case answer
         when / sq / then [1, 0].any? { answer == "#{Words.short(value.round(_1))} sq #{units}" }
-        when / (?:in|ft|cm|m)\z/ then length?(value * Length::IN.fetch(units), shown, answer)
+        when / (?:in|ft|cm|m)\z/ then length?(value * INCHES.fetch(units), answer)
         when /%\z/ then answer == "#{Words.short((value * 100).round(1))} %"
         else answer.match?(/\A#{plain(value)}(?:, | |\z)/)
         end
@@ -58,9 +88,10 @@ module Lantern
         false
       end
 
-      def length?(inches, shown, answer)
-        inches = Length.up_to_mark(inches, mark) if shown.end_with?("up to the mark")
-        answer == Length.text(inches, units:) || answer == Length.long_text(inches, units:)
+      def length?(inches, answer)
+        inches = Length.up_to_mark(inches, mark) if pattern.end_with?("up to the mark")
+        return answer == Length.text(inches, units:) unless answer.match?(/ft| m\z/)
+        answer == Length.long_text(inches, units:)
       end
 
       # A whole number as it is written; nobody answers anything else by halves.
