@@ -55,13 +55,18 @@ module Lantern
         end
       end
 
-      # What each step took, beside what it was planned to take.
+      # Nobody works ten times as fast as the sum: who did only clicked through (from memory).
+      CLICKED = 0.1
+      private_constant :CLICKED
+
+      # What each step took, beside what it was planned to take; what was only clicked through took no time that teaches
+      # anything.
       # @param seconds [Hash{String=>Integer}] by step
       # @return [Array<Hash>] `title`, `planned` and `took` in minutes, of the steps that took any time; of a layer’s,
       #   its `method` and what the sum alone had `expected`
       def steps(seconds)
         @work.course.steps.filter_map do |step|
-          next unless seconds.fetch(step.id, 0).positive?
+          next if seconds.fetch(step.id, 0) / 60.0 <= CLICKED * @count * step.minutes
           layer = @layers.find { _1.id == step.layer }
           own = layer && {"method" => layer.class.method_name.to_s,
                           "expected" => (@count * step.minutes / layer.pace).round(2)}

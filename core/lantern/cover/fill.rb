@@ -40,7 +40,7 @@ module Lantern
       def others = [grid_material].compact
 
       def grid_cut
-        return "Cut it to the opening" unless grid_material
+        return "Cut a grid to the opening" unless grid_material
         "Cut #{grid_material.name} to the opening, #{text(form.opening.width)} by #{text(form.opening.height)},"
       end
 

@@ -24,7 +24,7 @@ module Lantern
       # Bunched, it covers so much less.
       def lying = width / fullness.to_r
 
-      def bunching = "bunch the strip in your hand to about #{text(lying)}, and "
+      def bunching = "bunch the strip in your hand to about #{text(lying)}, "
 
       private
 

@@ -163,15 +163,15 @@ module Lantern
       # What the step of the winding is called, and how the hands go: one length, or strip after strip.
       # @return [(String, String)]
       def winding
-        lapping = "#{bunching}lap each turn by #{lap_says} at the outside edge"
+        lapping = "#{bunching}and lap each turn by #{lap_says} at the outside edge"
         unless cut_strips?
-          return ["Wind the strip", "Fold the end under, glue it behind, and #{lapping}. Tack every few turns."]
+          return ["Wind the strip", "Fold the end under, glue it behind, #{lapping}. Tack every few turns."]
         end
         if pieces == :short
           return ["Wind the strips, a turn each", "Glue a strip’s end behind, once round, its other end glued on it " \
-            "behind; the next beside it. #{Measure::Words.sentence(lapping)}."]
+            "behind; the next beside it. #{Measure::Words.sentence(lapping.delete_prefix("and "))}."]
         end
-        ["Wind the strips, one after another", "Fold the first end under, glue it behind, and #{lapping}. Where a " \
+        ["Wind the strips, one after another", "Fold the first end under, glue it behind, #{lapping}. Where a " \
           "strip ends, glue the next on it behind, lapping #{text(JOIN)}."]
       end
 

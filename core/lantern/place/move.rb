@@ -50,7 +50,7 @@ module Lantern
       know :rows, "Row under row, tacked in several places", look: "Are the rows level?", cautions: %i[hot_glue]
       know :cone, "Rolled, its seam glued, its foot flat", look: "Are the mouths alike?", cautions: %i[hot_glue]
       know :brush, "Thin and even", tools: ["brush"], look: "Is it dry to the touch?"
-      know :bloom, "Pushed through, each touching its neighbours", look: "Does the grid show?"
+      know :bloom, "Pushed through, each touching its neighbours", look: "Is the grid out of sight?"
       know :pinch_and_twist, "Pinch, loop, half a twist", look: "Are both sides alike, and is the good side out?"
       know :two_loops, "Two loops, one tucked under the other", look: "Are the loops alike?"
       know :crossed, "One loop, its ends crossed", look: "Do the ends hang alike?", cautions: %i[hot_glue]

@@ -80,6 +80,15 @@ RSpec.describe Lantern::Ask::Finish do
     expect(problems_of(described_class.new(two), "tape" => "long")).to eq ["used.tape"]
   end
 
+  # Steps that nobody worked at: a finish that is clicked through is a make without times.
+  it "learns no times from steps that were clicked through" do
+    ring = plan(materials: [rope], layers: [layer("rope_coil", "rope")])
+    minutes = Lantern.work(ring)["steps"].find { _1["id"] == "one.coil" }["minutes"]
+    expect(described_class.new(ring).steps("one.coil" => 3, "one.fill" => 2, "fluff" => 1)).to eq []
+    half = described_class.new(ring).steps("one.coil" => (minutes * 30).round, "one.fill" => 2)
+    expect(half.map { _1["key"] }).to eq ["one.coil"]
+  end
+
   it "says what each step took beside what it was to take" do
     steps = described_class.new(two).steps("one.wind" => 600, "fluff" => 90, "nothing" => 5)
     expect(steps.map { _1.values_at("title", "took") }).to eq [["Wind the strip", 10.0], ["Look from a distance", 1.5]]

@@ -112,7 +112,7 @@ function Entry({ make }: { make: Make }) {
         <p className="text-sm text-quiet">
           {new Date(make.made_at).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}
           {make.count > 1 && `, ${make.count} wreaths`}
-          {make.minutes > 0 && `, ${make.minutes} min at the bench`}
+          {make.steps.length === 0 ? ", no times taken" : make.minutes > 0 && `, ${make.minutes} min at the bench`}
         </p>
         <table className="ledger w-full text-sm">
           <caption className="sr-only">Used against planned</caption>
