@@ -108,7 +108,7 @@ module Lantern
       def findings
         size = parts.filter_map { _1[:length] }.max&./(3)
         return [crowding(size)] if size && pitch < size * CROWDED
-        return [] unless size && size < pitch * 0.6
+        return [] unless size && size < pitch * 0.6 && !on_a_covering?
         [finding(:note, "far_apart", "At #{text(pitch)} apart the form shows between them: " \
           "#{(form.run / size).floor} would touch.", try: {"count" => (form.run / size).floor.clamp(1, 500)})]
       end
@@ -141,6 +141,12 @@ module Lantern
             width: (part[:width] || material_of(part).width || material_of(part).diameter || 1).to_f, place: i,
             alternate: sides == :alternate)
         end
+      end
+
+      # Whether something covers the form beneath, so that no form shows between them.
+      def on_a_covering?
+        below = @plan.layers.first
+        below.id != id && below.kind.stage.key == :cover && below.kind != self.class
       end
 
       # Bows and curls give: less than this share of their own size apart they no longer do (from memory).

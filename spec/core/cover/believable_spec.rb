@@ -31,6 +31,13 @@ RSpec.describe "What no maker would believe" do
     expect(found("row_of", ribbon)).to eq({})
   end
 
+  it "says that the form shows between things in a row only where nothing covers it" do
+    few = layer("row_of", "tape", id: "few", count: 2)
+    codes = ->(*layers) { work(materials: [ribbon], layers:)["layers"].last["findings"].map { _1["code"] } }
+    expect(codes.call(few)).to eq ["far_apart"]
+    expect(codes.call(layer("spiral_wrap", "tape", id: "wrap"), few)).to eq []
+  end
+
   it "says of two dozen rounds of seam cord that a few hide it" do
     foam = {"base" => "foam", "section" => "half_round", "outside" => 14, "inside" => 10}
     many = found("seam_cord", rope, form: foam, rounds: 24)["many_rounds"]
