@@ -237,7 +237,7 @@ module Lantern
 
     # A sum that comes out by pencil: lengths at %l, numbers at %n, shares at %p, areas at %a.
     # @return [Measure::Sum]
-    def sum(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @plan.units, mark: @plan.smallest_mark)
+    def pencil(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @plan.units, mark: @plan.smallest_mark)
 
     # The sum of every leg or corner, those that are alike together.
     # @param each [Array<Measure::Sum>]
@@ -245,7 +245,7 @@ module Lantern
       return each.first if each.one?
       alike = each.group_by { _1.beside("") }.values
       pattern = alike.map { "#{"#{_1.size} × " if _1.size > 1}(#{_1.first.pattern})" }.join(" + ")
-      sum(pattern, *alike.flat_map { _1.first.values })
+      pencil(pattern, *alike.flat_map { _1.first.values })
     end
 
     def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)

@@ -37,14 +37,14 @@ module Lantern
           *named.map { |name, says| line(name, says, "", text(figures[name])) },
           *@form.ribs.each_with_index.map { |rib, i| line(:"rib_#{i + 1}", "Rib #{i + 1}", "", text(rib.length)) },
           *[@form.stem].compact.map { line(:stem, "Stem", "#{text(_1.diameter)} thick", text(_1.length)) },
-          line(:area, "To cover, all round", sum("%l #{@units} × %l #{@units}", figures[:girth], figures[:run]),
+          line(:area, "To cover, all round", pencil("%l #{@units} × %l #{@units}", figures[:girth], figures[:run]),
             area_text(figures[:area]))
         ]
       end
 
       def changes_sides? = !(@form.closed? && @form.wide_run - @form.outside_run < 1e-6)
 
-      def sum(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @units, mark: 1)
+      def pencil(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @units, mark: 1)
 
       def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)
 

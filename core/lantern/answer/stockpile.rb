@@ -99,7 +99,7 @@ module Lantern
       def piece_line(piece, i)
         says = Measure::Words.sentence(piece.what)
         return line(:"piece_#{i + 1}", says, whole_ones(piece.count), piece.count.ceil.to_s) if counted?
-        line(:"piece_#{i + 1}", says, sum("%n × %l", piece.count, piece.length), text(piece.length * piece.count))
+        line(:"piece_#{i + 1}", says, pencil("%n × %l", piece.count, piece.length), text(piece.length * piece.count))
       end
 
       # Pieces that cannot be cut are counted; a length is measured.
@@ -111,13 +111,13 @@ module Lantern
 
       def joins
         return unless @cutting.joins.positive?
-        line(:joins, "Joins", sum("%n × %l", @cutting.joins, demand.join), text(@cutting.joins * demand.join))
+        line(:joins, "Joins", pencil("%n × %l", @cutting.joins, demand.join), text(@cutting.joins * demand.join))
       end
 
       def allowance
         return unless demand.allowance.positive?
         line(:allowance, "To be #{Measure::Words.percent(@plan.sureness)} sure",
-          sum("%n × the spread, %l", spreads(demand.freedom), demand.spread), text(demand.allowance))
+          pencil("%n × the spread, %l", spreads(demand.freedom), demand.spread), text(demand.allowance))
       end
 
       def spreads(freedom = nil) = Measure::Chance.spreads_for(@plan.sureness, freedom:)
@@ -127,7 +127,7 @@ module Lantern
         demand.reserve.each_with_index.map do |more, i|
           spares = ", less #{Measure::Words.count(more.spares, "spare")}" if more.spares.positive?
           line(:"reserve_#{i + 1}", "To be #{Measure::Words.percent(@plan.sureness)} sure, uncut",
-            sum("%n × %p of %n#{spares}, rounded up", spreads, more.spread, more.sum), more.count.to_s)
+            pencil("%n × %p of %n#{spares}, rounded up", spreads, more.spread, more.sum), more.count.to_s)
         end
       end
 
@@ -149,7 +149,7 @@ module Lantern
         "#{Measure::Length.square_in_units(@entry.amount_used, @units).round} sq #{@units}"
       end
 
-      def sum(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @units, mark: @plan.smallest_mark)
+      def pencil(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @units, mark: @plan.smallest_mark)
 
       def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)
 

@@ -70,14 +70,14 @@ module Lantern
       def working
         [
           line(:bead, "Glue, bead by bead", "from the steps", long_text(bead)),
-          line(:sticks, "Sticks of #{millimetres(thickness)} by 100 mm", sum("%n cm × %n² ÷ (%n² × 10 cm), rounded up",
-            bead * 2.54, BEAD * 25.4, thickness * 25.4), sticks.to_s),
+          line(:sticks, "Sticks of #{millimetres(thickness)} by 100 mm",
+            pencil("%n cm × %n² ÷ (%n² × 10 cm), rounded up", bead * 2.54, BEAD * 25.4, thickness * 25.4), sticks.to_s),
           *(line(:stems, "Chenille stems", "half a stem ties a bow, two a heavy part", stems.to_s) if stems.positive?),
           *(line(:ties, "Cable ties for what is fixed on", "two each", ties.to_s) if ties.positive?)
         ]
       end
 
-      def sum(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @plan.units, mark: @plan.smallest_mark)
+      def pencil(pattern, *values) = Measure::Sum.new(pattern:, values:, units: @plan.units, mark: @plan.smallest_mark)
 
       def line(key, says, sum, answer) = Place::Working.new(key:, says:, sum:, answer:)
 

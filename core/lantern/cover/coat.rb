@@ -61,11 +61,11 @@ module Lantern
       def length = 0.0
 
       def working
-        [line(:area, "To cover", sum("%n × %l × %l", coats, form.girth, form.run), square_text(area)),
-          line(:packages, "Packs", sum("%a ÷ %a sq #{@plan.units}, rounded up", area, coverage), packages.to_s),
+        [line(:area, "To cover", pencil("%n × %l × %l", coats, form.girth, form.run), square_text(area)),
+          line(:packages, "Packs", pencil("%a ÷ %a sq #{@plan.units}, rounded up", area, coverage), packages.to_s),
           *(if put_on_with
               line(:bottles, "Of #{put_on_with.name}",
-                sum("%a ÷ %a, rounded up, from memory", area, BOTTLE), bottles.to_s)
+                pencil("%a ÷ %a, rounded up, from memory", area, BOTTLE), bottles.to_s)
             end)]
       end
 

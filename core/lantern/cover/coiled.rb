@@ -99,15 +99,15 @@ module Lantern
           line(:crowded_run, "Along the inside edge#{", half a cord farther in" if thick?}", "", text(room)),
           *fitting_working,
           line(:round, "Once round the band, and the cord’s own thickness",
-            sum("%l + π × %l", form.girth, diameter), text(round)),
+            pencil("%l + π × %l", form.girth, diameter), text(round)),
           line(:length_per_turn, "One coil, moving on #{text(pitch)}", turn_sum, text(length_per_turn)),
-          line(:coils, "Cord in the coils", sum("%n × %l", turns, length_per_turn), long_text(coils)),
-          line(:ends, ends_say, sum("%n × %l", own_ends, 1), text(ends)),
+          line(:coils, "Cord in the coils", pencil("%n × %l", turns, length_per_turn), long_text(coils)),
+          line(:ends, ends_say, pencil("%n × %l", own_ends, 1), text(ends)),
           line(:gap_wide, "Gap at the outside edge", gap_sum, text(gap_wide))
         ]
       end
 
-      def turn_sum = measured_turn ? "by your test piece" : sum("√(%l² + %l²)", round, pitch)
+      def turn_sum = measured_turn ? "by your test piece" : pencil("√(%l² + %l²)", round, pitch)
 
       def coil_findings = [*(test_piece_finding if test_piece)]
 

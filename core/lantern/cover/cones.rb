@@ -79,11 +79,11 @@ module Lantern
 
       def working
         [
-          line(:first_layer, "First layer", sum("%l ÷ %l, rounded up", form.run, base_width), first_layer.to_s),
+          line(:first_layer, "First layer", pencil("%l ÷ %l, rounded up", form.run, base_width), first_layer.to_s),
           *each_layer.each_with_index.drop(1).map { |count, i|
             line(:"layer_#{i + 1}",
               "Layer #{i + 1}, one for every two",
-              sum("%n ÷ #{2**i}, rounded down; %l × %l each", first_layer, widths[i], height),
+              pencil("%n ÷ #{2**i}, rounded down; %l × %l each", first_layer, widths[i], height),
               count.to_s)
           },
           line(:spares, "With spares", "#{percent(spare)} more of each, rounded up", pieces.to_s)

@@ -76,10 +76,11 @@ module Lantern
         [
           line(:area, "Opening", "inside the inside edge", square_text(area)),
           line(:room, "Room for blooms", "a bloom may overhang the edge by a tenth of itself", square_text(room)),
-          line(:most, "At most, packed like honeycomb", sum("0.9069 × %a ÷ (π × %l² ÷ 4), rounded down", room, bloom),
+          line(:most, "At most, packed like honeycomb",
+            pencil("0.9069 × %a ÷ (π × %l² ÷ 4), rounded down", room, bloom),
             most.to_s),
           line(:blooms, "Whole blooms, none over another", "laid out on the drawing", blooms.to_s),
-          line(:ties, "Ties to the inside rail", sum("%l ÷ %l, rounded up", form.inside_run, TIE_EVERY), ties.to_s)
+          line(:ties, "Ties to the inside rail", pencil("%l ÷ %l, rounded up", form.inside_run, TIE_EVERY), ties.to_s)
         ]
       end
 

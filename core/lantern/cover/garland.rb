@@ -69,13 +69,13 @@ module Lantern
 
       def working
         [
-          line(:turns, "Turns of a strand, each side", sum("½ × %l ÷ %l, rounded down", form.run, pitch),
+          line(:turns, "Turns of a strand, each side", pencil("½ × %l ÷ %l, rounded down", form.run, pitch),
             turns.to_s),
-          line(:pitch, "They then lie apart by", sum("½ × %l ÷ %n", form.run, turns), text(real_pitch)),
+          line(:pitch, "They then lie apart by", pencil("½ × %l ÷ %n", form.run, turns), text(real_pitch)),
           line(:length_per_turn, "One turn", measured_turn ? "by your test piece" :
             turn_sum, text(length_per_turn)),
           line(:length, "All strands, both sides, ends tucked",
-            sum("2 × %n × (%n × %l + %l)", strands, turns, length_per_turn, ENDS), long_text(length))
+            pencil("2 × %n × (%n × %l + %l)", strands, turns, length_per_turn, ENDS), long_text(length))
         ]
       end
 
@@ -107,8 +107,8 @@ module Lantern
       private
 
       def turn_sum
-        return sum("√(%l² + %l²)", form.girth, real_pitch) if round_itself.zero?
-        sum("√((%l + π × %l)² + %l²)", form.girth, round_itself, real_pitch)
+        return pencil("√(%l² + %l²)", form.girth, real_pitch) if round_itself.zero?
+        pencil("√((%l + π × %l)² + %l²)", form.girth, round_itself, real_pitch)
       end
     end
   end

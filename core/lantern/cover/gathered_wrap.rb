@@ -28,7 +28,7 @@ module Lantern
 
       private
 
-      def lying_working = [line(:lying, "The strip, bunched", sum("%l ÷ %n", width, fullness), text(lying))]
+      def lying_working = [line(:lying, "The strip, bunched", pencil("%l ÷ %n", width, fullness), text(lying))]
 
       def sheer_over_form = nil
 

@@ -136,9 +136,9 @@ module Lantern
         [
           line(:bundle, "A strip bunched in the knot",
             measured_take_up ? "as measured" :
-            sum("√(4 × %l × #{figure(thick)} × 2.5 ÷ π)", width), text(bundle)),
+            pencil("√(4 × %l × #{figure(thick)} × 2.5 ÷ π)", width), text(bundle)),
           line(:take_up, "Take-up of the knot", measured_take_up ? "test piece: cut, less its tails, less once round" :
-            sum("9 × %l, a guess", bundle), text(take_up)),
+            pencil("9 × %l, a guess", bundle), text(take_up)),
           *length_lines,
           *(strips ? strips_lines : section_lines)
         ]
@@ -146,7 +146,7 @@ module Lantern
 
       def length_lines
         unless cut
-          return [line(:piece_length, "Cut each", sum("2 × %l + %l once round + %l, up to the mark", tail,
+          return [line(:piece_length, "Cut each", pencil("2 × %l + %l once round + %l, up to the mark", tail,
             bar_girth, take_up), text(piece_length))]
         end
         [line(:piece_length, "Cut each", "as you said, up to the mark", text(piece_length)),
@@ -156,17 +156,17 @@ module Lantern
 
       def strips_lines
         [line(:tied, "Strips in all", "as you said", strips.to_s),
-          line(:apart, "From knot to knot", sum("%l ÷ %n", bar_run, strips), text(bar_run / strips))]
+          line(:apart, "From knot to knot", pencil("%l ÷ %n", bar_run, strips), text(bar_run / strips))]
       end
 
       def section_lines
         [
-          line(:section, "A section", sum("%l ÷ %n", bar_run, form.sections), text(bar_run / form.sections)),
+          line(:section, "A section", pencil("%l ÷ %n", bar_run, form.sections), text(bar_run / form.sections)),
           line(:per_section, "Strips in a section",
-            said?(:per_section) ? "as you said" : sum("%l ÷ %l#{" by your test piece" if measured_pitch}, " \
+            said?(:per_section) ? "as you said" : pencil("%l ÷ %l#{" by your test piece" if measured_pitch}, " \
               "rounded up", bar_run / form.sections, pitch), per_section.to_s),
           line(:tied, "All sections", "#{form.sections} × #{per_section}", tied.to_s),
-          line(:pieces, "With spares", sum("%n + %p, rounded up", tied, spare), pieces.to_s)
+          line(:pieces, "With spares", pencil("%n + %p, rounded up", tied, spare), pieces.to_s)
         ]
       end
 
@@ -277,7 +277,7 @@ module Lantern
 
       def tails_sum
         return "next to nothing is left of it" if tail == SHORTEST
-        sum("(%l − %l once round − %l) ÷ 2", cut, bar_girth, take_up)
+        pencil("(%l − %l once round − %l) ÷ 2", cut, bar_girth, take_up)
       end
 
       def short_tails

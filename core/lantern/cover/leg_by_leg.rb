@@ -106,11 +106,11 @@ module Lantern
 
       def fitting_working
         on_legs = line(:fitting, "Coils that fit it#{", leg by leg" unless legs.one?}",
-          sum_of(legs.map { sum("%l ÷ %l, rounded down", _1.crowded * crowding, lying) }), fitting_legs.sum.to_s)
+          sum_of(legs.map { pencil("%l ÷ %l, rounded down", _1.crowded * crowding, lying) }), fitting_legs.sum.to_s)
         return [on_legs] if fans.empty?
         [on_legs, line(:fanned, "Coils that fan out over #{(fans.size == 1) ? "the corner" : "the corners"}",
           fan ? "#{fans.size} × #{fan}, as you said" :
-            sum_of(fans.map { sum("%l ÷ (%l + %l), rounded up", _1.length, lying, accepted_gap) }),
+            sum_of(fans.map { pencil("%l ÷ (%l + %l), rounded up", _1.length, lying, accepted_gap) }),
           fan_turns.sum.to_s)]
       end
 
@@ -119,7 +119,7 @@ module Lantern
       # The sum of the stretch that gapes widest.
       def gap_sum
         widest = stretches.max_by { _1.wide / _1.coils }
-        widest ? sum("%l ÷ %n − %l", widest.wide, coils_on(widest), lying) : ""
+        widest ? pencil("%l ÷ %n − %l", widest.wide, coils_on(widest), lying) : ""
       end
 
       # The coils on a stretch, which need not be whole where the next goes on without a corner.
@@ -129,8 +129,8 @@ module Lantern
 
       def fillers_sum
         sum_of(stretches.select { _1.fillers.positive? }.map { |each|
-          (each.fillers == each.coils.floor) ? sum("%n coils, one behind each, rounded down", coils_on(each)) :
-            sum("(%l − %n × (%l + %l)) ÷ %l, rounded up", each.wide, coils_on(each), lying, accepted_gap, lying)
+          (each.fillers == each.coils.floor) ? pencil("%n coils, one behind each, rounded down", coils_on(each)) :
+            pencil("(%l − %n × (%l + %l)) ÷ %l, rounded up", each.wide, coils_on(each), lying, accepted_gap, lying)
         })
       end
     end

@@ -70,9 +70,9 @@ module Lantern
       def working
         [
           line(:width, "Wide",
-            sum("%l + 2 × (%l + %l), up to the mark", covered.width, form.section.depth, tab), text(width)),
+            pencil("%l + 2 × (%l + %l), up to the mark", covered.width, form.section.depth, tab), text(width)),
           line(:height, "High",
-            sum("%l + 2 × (%l + %l), up to the mark", covered.height, form.section.depth, tab), text(height)),
+            pencil("%l + 2 × (%l + %l), up to the mark", covered.height, form.section.depth, tab), text(height)),
           *(line(:pleats, "Folds at the points", "one for every 30° of turn", pleats.to_s) if pleats.positive?)
         ]
       end

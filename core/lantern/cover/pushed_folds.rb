@@ -69,10 +69,10 @@ module Lantern
 
       def working
         [
-          line(:piece_length, "Cut each", sum("2 × %n × %l + %l, up to the mark", folds, fold_size, ENDS),
+          line(:piece_length, "Cut each", pencil("2 × %n × %l + %l, up to the mark", folds, fold_size, ENDS),
             text(piece_length)),
           line(:pieces, "All sections", "#{form.sections} × #{per_section}", pieces.to_s),
-          line(:length, "In all", sum("%n × %l", pieces, piece_length), long_text(pieces * piece_length)),
+          line(:length, "In all", pencil("%n × %l", pieces, piece_length), long_text(pieces * piece_length)),
           line(:ties, "Ties", "one a strip", pieces.to_s)
         ]
       end

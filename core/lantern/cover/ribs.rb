@@ -66,7 +66,7 @@ module Lantern
       def working
         covered.each_with_index.map { |rib, i|
           line(:"rib_#{i + 1}", "Rib #{i + 1}",
-            sum("%l + 2 × %l, up to the mark", rib.length, TUCK), text(lengths[i]))
+            pencil("%l + 2 × %l, up to the mark", rib.length, TUCK), text(lengths[i]))
         } +
           [line(:length, "All", Place::Unit.fetch(:strips).says(count), long_text(lengths.sum))]
       end

@@ -129,7 +129,7 @@ module Lantern
 
       def filler_sum
         return "as measured" if said?(:filler_length)
-        sum("¾ × %l + 2 × %l, up to the mark", form.girth, TUCK)
+        pencil("¾ × %l + 2 × %l, up to the mark", form.girth, TUCK)
       end
 
       def form_shows

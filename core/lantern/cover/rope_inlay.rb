@@ -89,9 +89,9 @@ module Lantern
           *coil_working,
           line(:repeats, "Whole repeats of #{over} over and #{under} under",
             "#{closing} coils fit; #{repeats} × #{repeat}", "#{turns} coils"),
-          line(:ease, "Each coil eased apart", sum("%l ÷ (%n × %l) − 1", closing_run, turns, lying),
+          line(:ease, "Each coil eased apart", pencil("%l ÷ (%n × %l) − 1", closing_run, turns, lying),
             "#{Measure::Words.short(ease.round(1))} %"),
-          line(:ribbon_length, "Ribbon", sum("%l + %p + 2 × %l", form.run, take_up, 1),
+          line(:ribbon_length, "Ribbon", pencil("%l + %p + 2 × %l", form.run, take_up, 1),
             text(ribbon_length))
         ]
       end

@@ -83,7 +83,7 @@ module Lantern
       def working
         widest, narrowest = rows.max_by(&:length), rows.min_by(&:length)
         [
-          line(:rows, "Rows", sum("(%l − %l) ÷ %l, where the shape is wide enough", *stretch.reverse, diameter),
+          line(:rows, "Rows", pencil("(%l − %l) ÷ %l, where the shape is wide enough", *stretch.reverse, diameter),
             row_count.to_s),
           line(:longest, "The longest, #{text(widest.level)} below the top", row_sum(widest), text(widest.length)),
           line(:shortest, "The shortest, #{text(narrowest.level)} below the top", row_sum(narrowest),
@@ -143,7 +143,7 @@ module Lantern
       # As wide as the shape is there, twice with the thickness or once with what goes past both ends.
       def row_sum(row)
         times = "#{row.chords.size} × " if row.chords.size > 1
-        sum("#{"2 × " if round_back}%l across + #{times}2 × %l", row.chords.sum { |from, to| to - from },
+        pencil("#{"2 × " if round_back}%l across + #{times}2 × %l", row.chords.sum { |from, to| to - from },
           round_back ? form.section.depth : PAST)
       end
 

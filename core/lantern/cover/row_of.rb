@@ -97,7 +97,7 @@ module Lantern
       def working
         [
           line(:count, "How many", how_many, count.to_s),
-          line(:pitch, "From one to the next", sum("%l ÷ %n", form.run, count), text(pitch)),
+          line(:pitch, "From one to the next", pencil("%l ÷ %n", form.run, count), text(pitch)),
           *needs.each_with_index.map { |need, i|
             line(:"part_#{i + 1}", Measure::Words.sentence(need.what),
               "#{count} × #{need.count / count}#{"; each #{figure(need.length)}" unless need.items?}", need.count.to_s)
@@ -163,7 +163,7 @@ module Lantern
       end
 
       def how_many
-        return sum("%l ÷ %l, rounded down", form.run, spacing) if spacing
+        return pencil("%l ÷ %l, rounded down", form.run, spacing) if spacing
         return "#{form.sections} × #{per_section}" if per_section
         return "#{all_ties} ÷ #{every}, rounded down" if every
         said?(:count) ? "as you said" : "as is usual"

@@ -122,16 +122,17 @@ module Lantern
       def working
         [
           *lying_working,
-          line(:covering_width, "The strip, less the lap", sum("%l − %l", lying, lap), text(covering_width)),
+          line(:covering_width, "The strip, less the lap", pencil("%l − %l", lying, lap), text(covering_width)),
           line(:girth, "Once round the band", "girth", text(form.girth)),
           line(:pitch, "A turn advances by no more than it covers", "", text(covering_width)),
           line(:turns, measured_advance ? "Turns, by your test piece" : "Turns along the wide edge",
-            sum_of(strand_runs.map { sum("%l ÷ %l, rounded up", _1, measured_advance || covering_width) }), turns.to_s),
+            sum_of(strand_runs.map { pencil("%l ÷ %l, rounded up", _1, measured_advance || covering_width) }),
+            turns.to_s),
           line(:length_per_turn, "One turn, on the slant and round the curve",
             measured_turn ? "by your test piece" : "once round the section", text(length_per_turn)),
-          line(:wrap, "All turns", sum("%n × %l", turns, length_per_turn), long_text(wrap)),
+          line(:wrap, "All turns", pencil("%n × %l", turns, length_per_turn), long_text(wrap)),
           line(:ends, (own_ends == 2) ? "Both ends folded under" : "Ends folded under that nothing there meets",
-            sum("%n × %l", own_ends, FOLD), text(own_ends * FOLD)),
+            pencil("%n × %l", own_ends, FOLD), text(own_ends * FOLD)),
           *(if cut_strips?
               line(:strips, "Strips, each join lapping #{text(JOIN)}",
                 "#{long_text(length)} from lengths of #{bare(cut_length)}, #{text(left_of_last)} left of the last",

@@ -76,19 +76,20 @@ module Lantern
 
       def working
         [
-          line(:turns, "Coils", sum("%l ÷ %l, rounded down", stem_length, cord), turns.to_s),
-          line(:length_per_turn, "One coil, on average", sum("π × ((%l + %l) ÷ 2 + %l)", foot, tip, cord),
+          line(:turns, "Coils", pencil("%l ÷ %l, rounded down", stem_length, cord), turns.to_s),
+          line(:length_per_turn, "One coil, on average", pencil("π × ((%l + %l) ÷ 2 + %l)", foot, tip, cord),
             text(length_per_turn)),
-          line(:length, "All coils, the ends tucked", sum("%n × %l + %l", turns, length_per_turn, ENDS),
+          line(:length, "All coils, the ends tucked", pencil("%n × %l + %l", turns, length_per_turn, ENDS),
             text(wound)),
           *(tendril_working if tendrils.positive?)
         ]
       end
 
       def tendril_working
-        [line(:tendril, "A tendril", sum("%n turns × π × (%l + %l), up to the mark", tendril_turns, pen, cord),
+        [line(:tendril, "A tendril", pencil("%n turns × π × (%l + %l), up to the mark", tendril_turns, pen, cord),
           text(tendril_length)),
-          line(:tendrils, "Tendrils", sum("%n × %l", tendrils, tendril_length), long_text(tendril_length * tendrils))]
+          line(:tendrils, "Tendrils", pencil("%n × %l", tendrils, tendril_length),
+            long_text(tendril_length * tendrils))]
       end
 
       def steps

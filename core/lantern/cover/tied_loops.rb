@@ -86,7 +86,7 @@ module Lantern
         [
           line(:loops, "Loops", "#{ties} ties × #{Measure::Words.count(rails, "rail")}, the first tie used again",
             loops.to_s),
-          line(:length, "Strip", sum("%n × %l", loops, loop_length), long_text(length))
+          line(:length, "Strip", pencil("%n × %l", loops, loop_length), long_text(length))
         ]
       end
 

@@ -154,11 +154,11 @@ module Lantern
 
       def working
         [
-          line(:reach, "The rope’s middle keeps off a rail’s by", sum("½ × %l + ½ × %l", diameter, rail_diameter),
+          line(:reach, "The rope’s middle keeps off a rail’s by", pencil("½ × %l + ½ × %l", diameter, rail_diameter),
             text(reach)),
           line(:spacings, "Rails apart", (rails.size > 2) ? "each, the dish in it" : "",
             spacings.map { text(_1) }.uniq.join(", ")),
-          line(:straight, "Straight between two rails", sum("√(%l² − (2 × %l)²)", spacings.first, reach),
+          line(:straight, "Straight between two rails", pencil("√(%l² − (2 × %l)²)", spacings.first, reach),
             text(Math.sqrt(spacings.first**2 - 4 * reach**2))),
           line(:length_per_turn, "One pass, over every rail and round the edge",
             measured_turn ? "by your test piece" : "straight pieces and arcs of #{bare(reach)}", text(length_per_turn)),
@@ -170,7 +170,7 @@ module Lantern
             end),
           line(:passes, "Passes, two to a turn", "2 × #{turns}#{" + #{fanned}" if fanned}", passes.to_s),
           line(:length, "All passes, both ends tucked",
-            sum("%n × %l + 2 × %l#{over_says}", passes, length_per_turn, 1),
+            pencil("%n × %l + 2 × %l#{over_says}", passes, length_per_turn, 1),
             long_text(length))
         ]
       end
@@ -257,8 +257,8 @@ module Lantern
       def turns_sum
         return "by your test piece" if measured_advance
         sum_of(legs.zip(leg_turns).map { |leg, count|
-          (count == fitting(leg)) ? sum("%l ÷ %l, rounded down", leg.crowded * crowding, diameter * squash) :
-            sum("it jams: %l between the rails ÷ (%l × %n), rounded down", between_rails(leg), diameter, stiffness)
+          (count == fitting(leg)) ? pencil("%l ÷ %l, rounded down", leg.crowded * crowding, diameter * squash) :
+            pencil("it jams: %l between the rails ÷ (%l × %n), rounded down", between_rails(leg), diameter, stiffness)
         })
       end
 

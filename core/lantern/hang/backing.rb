@@ -71,7 +71,7 @@ module Lantern
 
       def working
         {width: "Wide", height: "High"}.map do |side, says|
-          line(side, says, sum("%l within the margin, up to the mark", outline.public_send(side)),
+          line(side, says, pencil("%l within the margin, up to the mark", outline.public_send(side)),
             text(public_send(side)))
         end
       end

@@ -113,7 +113,7 @@ module Lantern
         [
           line(:count, "How many", said?(:count) ? "as you said" : "as is usual", count.to_s),
           *(if in_the_middle?
-              line(:cord, "The cord it hangs by", sum("2 × %l + %l for the knot, up to the mark", drop, KNOT),
+              line(:cord, "The cord it hangs by", pencil("2 × %l + %l for the knot, up to the mark", drop, KNOT),
                 text(cord_length))
             end),
           *(line(:weight, "They weigh", "#{count} × #{weight.round} g", "#{(count * weight).round} g") if weight),

@@ -137,7 +137,7 @@ module Lantern
           *bow.working.each_with_index.map { |(says, sum, inches), i| line(:"part_#{i + 1}", says, sum, text(inches)) },
           *(line(:ribbons, "Ribbons on one another", "", stacked.to_s) if stacked > 1),
           line(:length, "In all, each piece up to the mark",
-            sum(ribbon_needs.map { "%n × %l" }.join(" + "), *ribbon_needs.flat_map {
+            pencil(ribbon_needs.map { "%n × %l" }.join(" + "), *ribbon_needs.flat_map {
               [_1.count, _1.length]
             }), text(length))
         ]
