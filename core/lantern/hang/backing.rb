@@ -50,7 +50,8 @@ module Lantern
       # @return [Array<(Float, Float)>] inches
       def boxes
         sheets = material.sheets? ? (material.on_hand + material.offers).map { _1.values_at(:width, :length) } : []
-        @boxes ||= Pieced.new(outline, (Form::Silhouette.of(form, -reach) if form.closed? && !whole?), sheets,
+        within = -> { Form::Silhouette.of(form, -reach) } if form.closed? && !whole?
+        @boxes ||= Pieced.new(outline, sheets, open: within,
           band: ([form.path, reach] unless whole? || material.directional)).boxes
       end
 

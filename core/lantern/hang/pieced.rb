@@ -9,11 +9,11 @@ module Lantern
       STEP = 1 / 8r
 
       # @param filled [Form::Silhouette] its outline
-      # @param open [Form::Silhouette, nil] what it leaves free
       # @param sheets [Array<(Numeric, Numeric)>] width and length of those there are
+      # @param open [Proc, nil] answers the outline of what it leaves free; asked only where it is needed
       # @param band [(Form::Path, Numeric)] the middle of the band and how far the back reaches to both sides of it,
       #   where it may be pieced along it
-      def initialize(filled, open, sheets, band: nil)
+      def initialize(filled, sheets, open: nil, band: nil)
         @filled, @open, @band = filled, open, band
         @sheets = sheets.flat_map { |sides| [sides, sides.reverse] }.uniq
       end
@@ -87,9 +87,10 @@ module Lantern
       def rows
         @rows ||= begin
           left, top, = @filled.box
+          open = @open&.call
           (0...(whole[1] / STEP).ceil).map do |i|
             level = [(i + 0.5) * STEP, whole[1]].min
-            free = @open ? @open.chords(top + level) : []
+            free = open ? open.chords(top + level) : []
             [level, without(@filled.chords(top + level), free).map { |from, to| [from - left, to - left] }]
           end
         end

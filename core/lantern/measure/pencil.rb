@@ -23,16 +23,10 @@ module Lantern
         # @param text [String]
         # @return [Float] in whatever units the numbers stand
         # @raise [Unclear]
-        def work(text) = new(tokens(text)).worked
+        def work(text) = new(text).way.call([])
 
-        # @param text [String]
-        # @return [Array<String, Float>] its signs and numbers, in their order
-        def tokens(text)
-          text.scan(TOKEN).map { |token| token.match?(/\A\d/) ? read(token) : SAME.fetch(token, token) }
-        end
-
-        private
-
+        # @param number [String] a whole number, a fraction, a mixed one or a decimal
+        # @return [Float]
         def read(number)
           return number.to_f unless number.include?("/")
           whole, _, part = number.rpartition(" ")
@@ -41,60 +35,86 @@ module Lantern
         end
       end
 
-      # @param tokens [Array<String, Float>]
-      def initialize(tokens)
-        @tokens = tokens
+      def initialize(text)
+        @tokens = text.scan(TOKEN).map { SAME.fetch(_1, _1) }
+        @places = -1
       end
 
-      def worked
-        value = rounded(sum)
-        @tokens.empty? ? value : raise(Unclear, @tokens.join(" "))
+      # The sum as a way from the numbers that are still to come, in their order, to its answer.
+      # @return [Proc]
+      # @raise [Unclear]
+      def way
+        found = rounded(sum)
+        @tokens.empty? ? found : raise(Unclear, @tokens.join(" "))
       end
 
       private
 
-      def rounded(value)
+      def rounded(way)
         case @tokens.first
-        when "rounded up" then @tokens.shift && (value - 1e-9).ceil.to_f
-        when "rounded down" then @tokens.shift && (value + 1e-9).floor.to_f
-        else value
+        when "rounded up" then @tokens.shift && ->(given) { (way.call(given) - 1e-9).ceil.to_f }
+        when "rounded down" then @tokens.shift && ->(given) { (way.call(given) + 1e-9).floor.to_f }
+        else way
         end
       end
 
       def sum
-        value = product
+        way = product
         while ["+", "−"].include?(@tokens.first)
           sign = (@tokens.shift == "+") ? 1 : -1
-          # "54 + 5 %" is five hundredths of the 54.
-          value += sign * (lone_share? ? value : 1) * product
+          way = lone_share? ? with_share(way, sign, product) : added(way, sign, product)
         end
-        value
+        way
       end
+
+      def added(way, sign, more) = ->(given) { way.call(given) + sign * more.call(given) }
+
+      # "54 + 5 %" is five hundredths of the 54.
+      def with_share(way, sign, share) = ->(given) { way.call(given).then { _1 + sign * _1 * share.call(given) } }
 
       def lone_share? = @tokens[1] == "%" && !["×", "÷"].include?(@tokens[2])
 
       def product
-        value = power
+        way = power
         while ["×", "÷"].include?(@tokens.first)
-          (@tokens.shift == "×") ? value *= power : value /= power
+          way = (@tokens.shift == "×") ? times(way, power) : over(way, power)
         end
-        value
+        way
       end
 
+      def times(way, other) = ->(given) { way.call(given) * other.call(given) }
+
+      def over(way, other) = ->(given) { way.call(given) / other.call(given) }
+
       def power
-        return Math.sqrt(power) if @tokens.first == "√" && @tokens.shift
-        value = plain
-        value **= 2 if @tokens.first == "²" && @tokens.shift
-        (@tokens.first == "%" && @tokens.shift) ? value / 100 : value
+        if @tokens.first == "√" && @tokens.shift
+          root = power
+          return ->(given) { Math.sqrt(root.call(given)) }
+        end
+        way = plain
+        if @tokens.first == "²" && @tokens.shift
+          base = way
+          way = ->(given) { base.call(given)**2 }
+        end
+        return way unless @tokens.first == "%" && @tokens.shift
+        ->(given) { way.call(given) / 100 }
       end
 
       def plain
-        token = @tokens.shift
-        return token if token.is_a?(Float)
-        return PARTS[token] if PARTS.key?(token)
-        raise Unclear, token.to_s unless token == "("
-        value = rounded(sum)
-        (@tokens.shift == ")") ? value : raise(Unclear, "(")
+        token = @tokens.shift.to_s
+        return place if token.match?(/\A%[lanp]/)
+        return constant(Pencil.read(token)) if token.match?(/\A\d/)
+        return constant(PARTS[token]) if PARTS.key?(token)
+        raise Unclear, token unless token == "("
+        way = rounded(sum)
+        (@tokens.shift == ")") ? way : raise(Unclear, "(")
+      end
+
+      def constant(number) = ->(_) { number }
+
+      def place
+        number = @places += 1
+        ->(given) { given[number] }
       end
     end
   end

@@ -17,18 +17,27 @@ module Lantern
       # Decimals: a float's own doubt is not far beyond them.
       MOST = 7
       PATTERNS = 500
-      PLACES = %w[%l %a %n %p].freeze
+      PLACE = /%[lanp]/
       INCHES = Length::IN.transform_values(&:to_f).freeze
-      private_constant :MOST, :PATTERNS, :PLACES, :INCHES
+      private_constant :MOST, :PATTERNS, :PLACE, :INCHES
 
-      # Of every pattern the signs and numbers that it is made of; as many as there are ways to write a sum.
+      # Of every pattern how it is worked, and what of it stands between its numbers; as many as there are ways to write
+      # a sum.
       @patterns = {}
 
       class << self
-        # @return [Array<String, Float>]
-        def tokens(pattern)
+        # @return [(Proc, Array<String>, Array<String>)] nothing of a pattern that is no sum
+        def of(pattern)
           @patterns.clear if @patterns.size > PATTERNS
-          @patterns[pattern] ||= Pencil.tokens(pattern).freeze
+          @patterns[pattern] ||= [way(pattern), pattern.scan(PLACE), pattern.split(PLACE, -1)].freeze
+        end
+
+        private
+
+        def way(pattern)
+          Pencil.new(pattern.gsub("%p", "%p %")).way
+        rescue Pencil::Unclear
+          nil
         end
       end
 
@@ -39,8 +48,10 @@ module Lantern
       private
 
       def shown(places)
-        number = -1
-        pattern.gsub(/%[lanp]/) { |kind| written(kind, values[number += 1], places) }
+        _, kinds, between = Sum.of(pattern)
+        kinds.each_with_index.reduce(between.first.dup) do |text, (kind, i)|
+          text << written(kind, values[i], places) << between[i + 1]
+        end
       end
 
       def written(kind, value, places)
@@ -71,21 +82,16 @@ module Lantern
       end
 
       def comes_to?(places, answer)
-        number = -1
-        tokens = Sum.tokens(pattern).flat_map do |token|
-          next token unless PLACES.include?(token)
-          value = rounded(token, values[number += 1], places)
-          (token == "%p") ? [value * 100, "%"] : value
-        end
-        value = Pencil.new(tokens).worked
+        way, kinds, = Sum.of(pattern)
+        return false unless way
+        numbers = kinds.each_with_index.map { |kind, i| rounded(kind, values[i], places) * ((kind == "%p") ? 100 : 1) }
+        value = way.call(numbers)
         case answer
         when / sq / then [1, 0].any? { answer == "#{Words.short(value.round(_1))} sq #{units}" }
         when / (?:in|ft|cm|m)\z/ then length?(value * INCHES.fetch(units), answer)
         when /%\z/ then answer == "#{Words.short((value * 100).round(1))} %"
         else answer.match?(/\A#{plain(value)}(?:, | |\z)/)
         end
-      rescue Pencil::Unclear
-        false
       end
 
       def length?(inches, answer)
