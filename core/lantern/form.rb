@@ -31,7 +31,7 @@ module Lantern
         band = Band.new(base: sizes[:base], shape: sizes[:shape], path: shape.path, section:, face:, measured:,
           sections: sizes[:sections] || 1,
           dimensions: shape.dimensions, parts: shape.parts, members: shape.members, preparing: preparing(shape, sizes),
-          joints: shape.joints, seams: shape.seams, ties: sizes[:ties],
+          joints: shape.joints, holds: shape.holds, seams: shape.seams, ties: sizes[:ties],
           findings: [*Strings.findings(sizes, measured, section, units, face),
             *Corners.findings(shape.path, face, units), *shape.findings])
         before = sizes[:before]

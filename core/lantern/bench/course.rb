@@ -128,9 +128,8 @@ module Lantern
 
       def prepare
         says, move = READY.fetch(@form.base)
-        blade = [:blade] if @form.preparing.any? { _1.include?("cut it there") }
         Place::Step.new(id: "prepare", title: "Prepare the form", says: [*@form.preparing, says].join(" "), move:,
-          careful: (Place::Move.fetch(move).cautions.map(&:key) + blade if blade),
+          careful: Place::Move.fetch(move).cautions.map(&:key) + @form.holds,
           minutes: READY_MINUTES * (1 + @form.preparing.size))
       end
 

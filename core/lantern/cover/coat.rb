@@ -85,8 +85,8 @@ module Lantern
 
       def painted? = sort == :paint
 
-      # What its name says, where nobody says its sort.
-      NAMED = {moss: /moss/i, paper: /paper|napkin|tissue/i}.freeze
+      # What its name says, where nobody says its sort: a moss green paint is paint.
+      NAMED = {paint: /paint|spray|varnish|stain|dye/i, moss: /moss/i, paper: /paper|napkin|tissue/i}.freeze
       private_constant :NAMED
 
       def sort = material.sort || NAMED.find { |_, name| material.name.match?(name) }&.first || :paint

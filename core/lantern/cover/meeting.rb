@@ -31,7 +31,7 @@ module Lantern
       def pairs
         across = @layers.select { _1.respond_to?(:stretch) }.sort_by { _1.stretch.first }
         reaching = []
-        across.each_cons(2).filter_map do |upper, lower|
+        across.each_cons(2).map do |upper, lower|
           lowest = (reaching << upper).max_by { _1.stretch.last }
           [lowest, lower]
         end

@@ -65,7 +65,8 @@ module Lantern
         freedom = runs.filter_map { _1.need.freedom }.min
         spreads = Measure::Chance.spreads_for(sureness, freedom:)
         new(
-          pieces: pieces.map { Piece.of(_1) }, freedom:, reserve: reserve_for(pieces, Measure::Chance.spreads_for(sureness)),
+          pieces: pieces.map { Piece.of(_1) }, freedom:,
+          reserve: reserve_for(pieces, Measure::Chance.spreads_for(sureness)),
           runs: runs.map { Run.new(what: _1.need.what, length: _1.need.length * _1.times, asker: _1.need.asker) },
           join: runs.map { _1.need.join }.max || 1, least: runs.map { _1.need.least }.max || 0,
           spread:, allowance: [spreads * spread, 0].max

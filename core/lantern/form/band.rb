@@ -14,7 +14,7 @@ module Lantern
       # @param seams [Array<(Path, Numeric)>, nil] where parts lie on others ({#seams})
       # @param preparing [Array<String>] what has to be done to it first
       def initialize(base:, shape:, path:, section:, face:, sections: 1, measured: {}, findings: [], dimensions: [],
-        parts: [], preparing: [], ties: nil, members: nil, joints: 0, seams: nil)
+        parts: [], preparing: [], ties: nil, members: nil, joints: 0, seams: nil, holds: [])
         @base = base
         @shape = shape
         @path = path
@@ -30,7 +30,11 @@ module Lantern
         @members = members
         @joints = joints
         @seams = seams
+        @holds = holds.freeze
       end
+
+      # @return [Array<Symbol>] what making it ready holds, as keys of {Place::Caution}
+      attr_reader :holds
 
       # @return [Integer] places where its parts are tied together
       attr_reader :joints
@@ -125,7 +129,7 @@ module Lantern
         measured = @measured.slice(:run)
         measured[:girth] = girth + 2 * Math::PI * thickness if @measured[:girth]
         Band.new(base:, shape:, path:, section: section.grown(thickness), face: face + 2 * thickness, sections:,
-          measured:, findings:, dimensions:, parts:, preparing:, ties:, joints:,
+          measured:, findings:, dimensions:, parts:, preparing:, ties:, joints:, holds:,
           seams: @seams&.map { |seam, half| [seam, half + thickness] },
           members: @members&.map { _1.equal?(self) ? nil : _1.grown(thickness) }&.then { _1.include?(nil) ? nil : _1 })
       end

@@ -57,6 +57,9 @@ module Lantern
         "edge, and cut it there. Tape or sand the cut ends."]
       end
 
+      # It is cut from a ring, unless it was.
+      def holds = sizes[:already_cut] ? [] : %i[blade]
+
       private
 
       def radius = path.pieces.first.radius

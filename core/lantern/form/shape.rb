@@ -76,6 +76,10 @@ module Lantern
       # @return [Array<String>] sentences
       def preparing = []
 
+      # What making it ready holds.
+      # @return [Array<Symbol>] keys of {Place::Caution}
+      def holds = []
+
       private
 
       # The face that goes with a measured girth, for the base at hand.

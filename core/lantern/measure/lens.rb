@@ -20,9 +20,9 @@ module Lantern
       USUAL, SPREAD = 0.0, 0.026
       # An edge in a picture is found no better than this, in pixels.
       FINEST = 0.1
-      # How far it is bent to see what bending does.
-      TRIED = 0.005
-      private_constant :USUAL, :SPREAD, :FINEST, :TRIED
+      # How far it is bent to see what bending does; what bends more is no lens, but an edge that is no line.
+      TRIED, MOST = 0.005, 0.15
+      private_constant :USUAL, :SPREAD, :FINEST, :TRIED, :MOST
 
       class << self
         # @param width [Integer] of the picture, in pixels
@@ -46,7 +46,7 @@ module Lantern
           noise = [off.sum { _1**2 } / [off.size - 2 * lines.size, 1].max, FINEST**2].max
           weight = change.sum { _1**2 } / noise + 1 / SPREAD**2
           pull = off.zip(change).sum { |a, b| a * b } / noise + (lens.bend - USUAL) / SPREAD**2
-          lens.with(bend: lens.bend - pull / weight, doubt: 1 / Math.sqrt(weight))
+          lens.with(bend: (lens.bend - pull / weight).clamp(-MOST, MOST), doubt: 1 / Math.sqrt(weight))
         end
 
         def off_line(lens, places)

@@ -187,4 +187,14 @@ RSpec.describe "Coverings, against what makers know" do
       expect(more / untold["figures"]["length_per_turn"]).to be_between(0.3, 0.9)
     end
   end
+
+  # Common practice: moss is pressed into glue, paper is pasted, and a moss green paint is brushed on.
+  it "takes a coat for what its name says, where nobody says its sort" do
+    {"Sheet moss" => "Press on", "Paper napkins" => "Paste on", "Moss green paint" => "Paint", "Primer" => "Paint"}
+      .each do |name, title|
+      coat = {"id" => "coat", "kind" => "coat", "name" => name, "offers" => [{"count" => 1, "price" => "3.00"}]}
+      titles = work(materials: [coat], layers: [layer("coat", "coat")])["steps"].map { _1["title"] }
+      expect(titles).to include "#{title} the #{name}"
+    end
+  end
 end

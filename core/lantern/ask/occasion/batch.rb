@@ -71,8 +71,12 @@ module Lantern
           cutting.untouched + cutting.bars.map(&:left).select { _1 >= plan.smallest_remnant && _1.positive? }
         end
 
+        # Sheets that nobody opened stay as they are, tapering ones too.
         def cloth_left(cutting, plan)
-          cutting.cloth_left(plan.smallest_remnant).map { |width, length| {width:, length:, end_width: nil} }
+          opened = cutting.bars.select { _1.source == :on_hand }.map(&:index)
+          whole = cutting.material.on_hand.each_with_index.reject { |_, index| opened.include?(index) }.map(&:first)
+          whole + cutting.bars.flat_map { _1.kept(plan.smallest_remnant) }
+            .map { |width, length| {width:, length:, end_width: nil} }
         end
 
         def bought_and_left(cutting)
