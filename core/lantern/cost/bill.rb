@@ -32,8 +32,7 @@ module Lantern
       # Too short to keep, and what a dear package costs more than the cheapest would for what is left of it: what is
       # left when each of the others is rounded, so that the sum closes as it is written.
       def scraps
-        written = [to_buy, from_stash, -used, -left_over].sum { BigDecimal(plan.money_text(_1)) }
-        [written, BigDecimal(0)].max
+        [[to_buy, from_stash, -used, -left_over].sum { rounded(_1) }, BigDecimal(0)].max
       end
 
       def left_in_stash = entries.sum(BigDecimal(0), &:left)
@@ -68,6 +67,8 @@ module Lantern
 
       def says(amount) = plan.money_says(amount)
 
+      def rounded(amount) = Measure::Money.rounded(amount, plan.currency)
+
       def taxed
         tax = terms.tax_on(to_buy)
         [[:tax, "Tax", "#{says(to_buy)} × #{short(terms.tax)} %", tax],
@@ -76,22 +77,19 @@ module Lantern
 
       # What was bought and taken from the stash, and where it went: both come to the same.
       def closing
+        scraps = self.scraps
+        rounding = rounding(:rounding, scraps, to_buy, from_stash, -used, -left_over)
         [[:from_stash, "From the stash", "what is cut into", from_stash], [:used, "Goes into the work", "", used],
           [:left_over, "Left over", "what is worth keeping", left_over],
-          [:scraps, "Scraps", scraps_sum, scraps], *rounding_of_all]
+          [:scraps, "Scraps", rounding.any? ? "" : scraps_sum, scraps], *rounding]
       end
 
-      def rounding_of_all = rounding(:rounding, scraps, to_buy, from_stash, -used, -left_over)
-
-      # Where nothing is left and the others do not come to nothing as they are written, the rounding says so.
-      def scraps_sum
-        return "" if rounding_of_all.any?
-        "#{says(to_buy)} + #{says(from_stash)} − #{says(used)} − #{says(left_over)}"
-      end
+      # Where nothing is left and the others do not come to nothing as they are written, the rounding says so instead.
+      def scraps_sum = "#{says(to_buy)} + #{says(from_stash)} − #{says(used)} − #{says(left_over)}"
 
       # A line, where parts as they are written do not come to their sum as it is written.
       def rounding(key, sum, *parts)
-        off = [sum, *parts.map(&:-@)].sum { BigDecimal(plan.money_text(_1)) }
+        off = [sum, *parts.map(&:-@)].sum { rounded(_1) }
         off.zero? ? [] : [[key, "Rounding", "", off]]
       end
 

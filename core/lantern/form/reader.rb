@@ -21,7 +21,7 @@ module Lantern
           return reading.refuse(at, "The form must be an object with named fields; #{reading.quote(value)} is none.")
         end
         before = reading.problems.size
-        sizes = Record.new(name, fields: fields_for(value), label:).read(value, at, reading).merge(units: reading.units)
+        sizes = record(value).read(value, at, reading).merge(units: reading.units)
         return if reading.problems.size > before
         band = reading.collect {
           reading.cache.fetch(:form, sizes, bytes: :bytes.to_proc) { Form.measure(sizes) }
@@ -34,16 +34,28 @@ module Lantern
 
       # @return [Array<Plan::Field>] what a form of this base and shape is made of
       def fields_for(value)
-        value = {} unless value.is_a?(Hash)
-        usual = (value.keys - %w[material before] == ["measured"]) ? BY_STRING : {}
-        base = Base::FIELDS.find { |name, _| name.to_s == (value["base"] || usual[:base].to_s) }
-        shape = Form.shapes.find { |name, _| name.to_s == (value["shape"] || usual[:shape].to_s) }
+        usual, base, shape = which(value.is_a?(Hash) ? value : {})
         own = shape ? shape.last.sizes : []
         own += [CORNERS] unless own.include?(CORNERS)
         common_fields(usual) + own + (base ? base.last : [])
       end
 
       private
+
+      # Made once for every base and shape.
+      def record(value)
+        usual, base, shape = which(value)
+        (@records ||= {})[[usual.empty?, base&.first, shape&.first]] ||=
+          Record.new(name, fields: fields_for(value), label:)
+      end
+
+      # What it is taken for, its base's fields and its shape, as far as they are known.
+      def which(value)
+        usual = (value.keys - %w[material before] == ["measured"]) ? BY_STRING : {}
+        base = Base::FIELDS.find { |name, _| name.to_s == (value["base"] || usual[:base].to_s) }
+        shape = Form.shapes.find { |name, _| name.to_s == (value["shape"] || usual[:shape].to_s) }
+        [usual, base, shape]
+      end
 
       def common_fields(usual)
         [

@@ -123,7 +123,7 @@ module Lantern
       # Where turns lie that are lapped evenly at the wide edge: so far along all of it, fans and all.
       module Spans
         # Along the wide edge, all of it.
-        def wide = knots.last
+        def wide = @wide ||= knots.last
 
         # @param far [Float] along the wide edge; past either end of a closed band it goes on round
         # @return [Span]
@@ -153,7 +153,7 @@ module Lantern
         # the one that was asked for before.
         def part_at(far)
           far = closed? ? far % wide : far.clamp(0.0, wide)
-          near = @near
+          near, knots = @near, self.knots
           unless near && knots[near] <= far && far < knots[near + 1]
             @near = near = (knots.bsearch_index { _1 > far } || knots.size - 1) - 1
           end

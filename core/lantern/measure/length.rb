@@ -24,6 +24,8 @@ module Lantern
                 "⅗" => "3/5", "⅘" => "4/5", "⅙" => "1/6", "⅚" => "5/6", "⅛" => "1/8", "⅜" => "3/8", "⅝" => "5/8",
                 "⅞" => "7/8"}.freeze
 
+      SIXTEENTHS = Array.new(16) { Rational(_1, 16).to_s }.freeze
+
       MIXED = %r{(?<whole>\d+)[\s-]+(?<above>\d+)\s*/\s*(?<below>\d+)}
       FRACTION = %r{(?<over>\d+)\s*/\s*(?<under>\d+)}
       AMOUNT = /#{MIXED}|#{FRACTION}|(?<plain>\d+(?:[.,]\d+)?|[.,]\d+)/
@@ -146,8 +148,7 @@ module Lantern
       def fraction(inches)
         whole, part = (inches * 16).round.divmod(16)
         return whole.to_s if part.zero?
-        small = Rational(part, 16)
-        [(whole unless whole.zero?), "#{small.numerator}/#{small.denominator}"].compact.join(" ")
+        whole.zero? ? SIXTEENTHS[part] : "#{whole} #{SIXTEENTHS[part]}"
       end
 
       def decimal(number, places)

@@ -18,8 +18,9 @@ module Lantern
       MOST = 7
       PATTERNS = 500
       PLACE = /%[lanp]/
+      LENGTHS = [" in", " ft", " cm", " m"].freeze
       INCHES = Length::IN.transform_values(&:to_f).freeze
-      private_constant :MOST, :PATTERNS, :PLACE, :INCHES
+      private_constant :MOST, :PATTERNS, :PLACE, :LENGTHS, :INCHES
 
       # Of every pattern how it is worked, and what of it stands between its numbers; as many as there are ways to write
       # a sum.
@@ -49,9 +50,9 @@ module Lantern
 
       def shown(places)
         _, kinds, between = Sum.of(pattern)
-        kinds.each_with_index.reduce(between.first.dup) do |text, (kind, i)|
-          text << written(kind, values[i], places) << between[i + 1]
-        end
+        text = between.first.dup
+        kinds.each_index { |i| text << written(kinds[i], values[i], places) << between[i + 1] }
+        text
       end
 
       def written(kind, value, places)
@@ -84,24 +85,28 @@ module Lantern
       def comes_to?(places, answer)
         way, kinds, = Sum.of(pattern)
         return false unless way
-        numbers = kinds.each_with_index.map { |kind, i| rounded(kind, values[i], places) * ((kind == "%p") ? 100 : 1) }
-        value = way.call(numbers)
-        case answer
-        when / sq / then [1, 0].any? { answer == "#{Words.short(value.round(_1))} sq #{units}" }
-        when / (?:in|ft|cm|m)\z/ then length?(value * INCHES.fetch(units), answer)
-        when /%\z/ then answer == "#{Words.short((value * 100).round(1))} %"
-        else answer.match?(/\A#{plain(value)}(?:, | |\z)/)
-        end
+        value = way.call(Array.new(kinds.size) { read_there(kinds[_1], values[_1], places) })
+        return [1, 0].any? { answer == "#{Words.short(value.round(_1))} sq #{units}" } if answer.include?(" sq ")
+        return length?(value * INCHES.fetch(units), answer) if answer.end_with?(*LENGTHS)
+        return answer == "#{Words.short((value * 100).round(1))} %" if answer.end_with?("%")
+        plain?(value, answer)
       end
+
+      # The number that whoever reads it there works on with: 7 of "7 %".
+      def read_there(kind, value, places) = rounded(kind, value, places) * ((kind == "%p") ? 100 : 1)
 
       def length?(inches, answer)
         inches = Length.up_to_mark(inches, mark) if pattern.end_with?("up to the mark")
-        return answer == Length.text(inches, units:) unless answer.match?(/ft| m\z/)
-        answer == Length.long_text(inches, units:)
+        return answer == Length.long_text(inches, units:) if answer.end_with?(" ft", " m") || answer.include?(" ft ")
+        answer == Length.text(inches, units:)
       end
 
-      # A whole number as it is written; nobody answers anything else by halves.
-      def plain(value) = ((value - value.round).abs < 1e-6) ? value.round : "none"
+      # A whole number as it is written, whatever is said after it; nobody answers anything else by halves.
+      def plain?(value, answer)
+        whole = value.round
+        said = whole.to_s
+        (value - whole).abs < 1e-6 && answer.start_with?(said) && [nil, " ", ","].include?(answer[said.size])
+      end
     end
   end
 end

@@ -15,7 +15,7 @@ module Lantern
           end
           kind = Methods.find(value["method"])
           return read_common(value.slice("id", "method"), at, reading) unless kind
-          read = Record.new(:layer, fields: fields_for(value), label: "A layer").read(value, at, reading)
+          read = record(kind, value).read(value, at, reading)
           LayerSaid.new(id: read[:id], kind:, at:, material: read[:material], materials: read[:materials] || [],
             options: kind.options.to_h { [_1.name, read[_1.name]] })
         end
@@ -27,6 +27,12 @@ module Lantern
         end
 
         private
+
+        # Made once for every method.
+        def record(kind, value)
+          (@records ||= {}.compare_by_identity)[kind] ||=
+            Record.new(:layer, fields: fields_for(value), label: "A layer")
+        end
 
         # The method is not known, so nothing more can be said of its options.
         def read_common(value, at, reading)

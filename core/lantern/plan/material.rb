@@ -80,7 +80,7 @@ module Lantern
             return reading.refuse(at,
               "A material must be an object with named fields; #{reading.quote(value)} is none.")
           end
-          read = Record.new(:material, fields: fields_for(value), label: "A material").read(value, at, reading)
+          read = record(value).read(value, at, reading)
           return unless read[:kind]
           Material.new(**Material.members.to_h { [_1, nil] }, **read.transform_keys(with: :put_on_with))
         end
@@ -94,6 +94,14 @@ module Lantern
         # Of a material of no known kind: that it has lists, and nothing of what is in them.
         LISTS = %i[on_hand offers].map { |name| Anything.new(name) }.freeze
         private_constant :LISTS
+
+        private
+
+        # Made once for every kind.
+        def record(value)
+          (@records ||= {})[Kind.find(value["kind"])&.key] ||=
+            Record.new(:material, fields: fields_for(value), label: "A material")
+        end
       end
     end
   end

@@ -14,6 +14,7 @@ module Lantern
         def initialize(name, fields:, **rest)
           super(name, **rest)
           @fields = fields
+          @known = fields.to_h { [_1.key, true] }
         end
 
         # @return [Hash{Symbol=>Object}, nil] nil when it is no object at all; a refused field reads as nil
@@ -34,9 +35,9 @@ module Lantern
         private
 
         def refuse_unknown(value, at, reading)
-          names = fields.map(&:key)
-          (value.keys - names).each_with_index do |key, number|
-            near = DidYouMean::SpellChecker.new(dictionary: names).correct(key[0, 60]).first if number < MOST_GUESSES
+          return if value.each_key.all? { @known.key?(_1) }
+          (value.keys - @known.keys).each_with_index do |key, number|
+            near = DidYouMean::SpellChecker.new(dictionary: @known.keys).correct(key[0, 60]).first if number < MOST_GUESSES
             reading.refuse([at, key.to_s[0, 60].scrub("?")].reject(&:empty?).join("."),
               "#{reading.quote(key)} is not known here#{near ? "; did you mean “#{near}”?" : "."}")
           end
