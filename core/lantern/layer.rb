@@ -155,10 +155,13 @@ module Lantern
     # How many bytes it takes with all that it has worked out, about (from memory).
     def bytes = 20_000 + in_place.sum(&:bytes)
 
-    # When it is fitted: `:first`, before the form is covered, `:last`, after everything else, or in the order
-    # of its stage.
-    # @return [Symbol, nil]
-    def fitted = nil
+    # When its turn is at the bench, one of those of {Bench::Order}.
+    # @return [Symbol]
+    def turn = (self.class.stage.key == :cover && !self.class.along_seams?) ? :covering : :over
+
+    # What has to be there before it, whatever its turn, and why.
+    # @return [Hash{String=>String}] by the ids of layers
+    def needs_first = {}
 
     # Whether the wreath hangs by it.
     def hangs? = false

@@ -201,4 +201,53 @@ RSpec.describe "The bench on the screen", :browser, :store do
     expect(page).to have_no_css("nav[aria-label=Steps] button", text: "Singe the fuzz")
     expect(own.call).to eq []
   end
+
+  it "shows all steps in their order and why, and moves the maker's own among them" do
+    id = open_wreath("undyed rope", "hang")
+    click_on "Add a step"
+    fill_in "What", with: "Singe the fuzz"
+    select "Cutting the pieces", from: "After"
+    find("summary", text: /All \d+ steps in their order/).click
+    lines = -> { all("ol[aria-label='Steps in their order'] > li").map { _1.text.lines.first.chomp } }
+    expect(page).to have_css("ol[aria-label='Steps in their order'] > li", text: "3. Singe the fuzz")
+    grip = find_button("Move Singe the fuzz")
+    grip.send_keys(:space)
+    expect(page).to have_css("[aria-live]", text: /Singe the fuzz is taken up: 3 of/, visible: :all)
+    2.times do |i|
+      grip.send_keys(:down)
+      expect(page).to have_css("[aria-live]", text: /comes to #{4 + i} of/, visible: :all)
+    end
+    grip.send_keys(:space)
+    expect(page).to have_css("ol[aria-label='Steps in their order'] > li", text: "5. Singe the fuzz")
+    expect(lines.call[3]).to match(/Coil the cord/)
+    saved
+    coil = RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["method"] == "rope_coil" }["id"]
+    expect(RealStore.store.wreaths.find(id)["plan"]["steps"]).to eq [{"after" => coil, "title" => "Singe the fuzz"}]
+    check "Say why each comes where it does"
+    expect(page).to have_css("li", text: /Coil the cord.*After “Fit the hanger”: what hides beneath it comes first/m)
+    expect(page).to be_axe_clean
+    visit "/wreaths/#{id}/bench"
+    find("nav[aria-label=Steps] button", text: "Coil the cord").click
+    find("summary", text: "Why now").click
+    expect(page).to have_text("After “Fit the hanger”: what hides beneath it comes first.")
+    expect(page).to have_css("[data-count]", text: /\A0\z/)
+  end
+
+  it "says that it dries, and goes to what can be made up meanwhile" do
+    id = open_wreath("undyed rope")
+    paint = {"id" => "paint", "kind" => "coat", "name" => "White paint", "offers" => [{"count" => 1, "price" => "4.00"}]}
+    RealStore.store.wreaths.find(id).then do |wreath|
+      plan = wreath["plan"]
+      RealStore.store.wreaths.change(id, wreath["version"], plan.merge(
+        "materials" => [*plan["materials"], paint],
+        "layers" => [{"id" => "coat", "method" => "coat", "material" => "paint"}, *plan["layers"]]
+      ))
+    end
+    visit "/wreaths/#{id}/bench"
+    find("nav[aria-label=Steps] button", text: "Paint the White paint").click
+    expect(page).to have_text("Then it dries: about 1 h, as the label says. Meanwhile:")
+    expect(page).to be_axe_clean
+    find("section[aria-label='The step'] button", text: "Make the bow").click
+    expect(page).to have_css("h2", text: "Make the bow")
+  end
 end

@@ -32,8 +32,12 @@ module Lantern
 
       # @return [Array<Place::Step>]
       def steps
-        @steps ||= Titles.new(with_own([prepare, *cutting, *of_layers, look]), @layers).apart.map do |step|
-          step.with(cautions: step.cautions.select { _1.on?(@form.base) }, takes: taken(step))
+        @steps ||= begin
+          steps = Titles.new(with_own([prepare, *cutting, *of_layers, look]), @layers).apart
+          steps.map do |step|
+            step.with(cautions: step.cautions.select { _1.on?(@form.base) }, takes: taken(step),
+              because: because(step, steps), meanwhile: (meanwhile(step, steps) if step.waits))
+          end
         end
       end
 
@@ -65,7 +69,7 @@ module Lantern
       # What a step takes up: everything that is cut, when it is cut; then what each layer's own needs are.
       def taken(step)
         return cut_needs.map { Taken.of(_1, @plan, times: @plan.quantity) } if step.id == "cut"
-        layer = @layers.find { _1.id == step.layer } or return own_taken(step)
+        layer = layer_of(step) or return own_taken(step)
         own = taken_of(layer).fetch(step.id, []).map { Taken.of(_1, @plan) }
         (fixing_step(layer).id == step.id) ? own + fixings_of(layer) : own
       end
@@ -102,8 +106,14 @@ module Lantern
         before = own.before && all.index { of_place?(_1, own.before) }
         return before if before
         after = own.after || own.before
-        last = all.rindex { comes_before?(_1, after) } || all.rindex { of_place?(_1, after) }
+        last = all.rindex { comes_before?(_1, after) } || all.rindex { of_place?(_1, after) } || gone(after, all)
         (last || ((after == "hang") ? all.size - 2 : 0)) + 1
+      end
+
+      # The step it stood by is none of this plan's any more: behind its layer, or where things were glued on.
+      def gone(place, all)
+        return all.index { _1.id == "fluff" || layer_of(_1)&.then { |layer| after_gluing?(layer) } } - 1 if place == "join"
+        all.rindex { _1.layer == place.split(".").first }
       end
 
       # Whether a step is the one that a place names, or of the layer that it names.
@@ -115,7 +125,7 @@ module Lantern
       def comes_before?(step, after)
         return step.id == after || step.after == after if OwnStep::PLACES.include?(after) && after != "hang"
         return true if step.after == after
-        layer = @layers.find { _1.id == step.layer } or return false
+        layer = layer_of(step) or return false
         (after == "hang") ? layer.hangs? : layer.id == after
       end
 
@@ -144,16 +154,45 @@ module Lantern
             "comes.")]
       end
 
-      # What is fitted first, then stage by stage; at the end what hangs, and what covers the back.
+      # In the order of the hands; what lies on something else is glued on between the coverings and what sits on them.
       def of_layers
-        first, rest = @layers.partition { _1.fitted == :first }
-        last, between = rest.partition { _1.fitted == :last }
-        hanging, back = last.partition(&:hangs?)
-        order = Stage::ALL.keys
-        ordered = between.sort_by.with_index { |layer, i| [order.index(layer.class.stage.key), i] }
-        covering, on_it = ordered.partition { _1.class.stage.key == :cover && !_1.class.along_seams? }
-        [*told(first + covering), *gluing, *told(on_it + hanging + back)]
+        after, covered = order.layers.partition { after_gluing?(_1) }
+        [*told(covered), *gluing, *told(after)]
       end
+
+      def after_gluing?(layer) = !%i[beneath covering].include?(layer.turn)
+
+      def layer_of(step) = @layers.find { _1.id == step.layer }
+
+      def order = @order ||= Order.new(@layers)
+
+      # Why it comes where it does: after which steps, and for what reason. Most of a layer follow one another as they
+      # are told.
+      # @return [Array<String>, nil]
+      def because(step, steps)
+        layer = layer_of(step) or return BESIDES[step.id]
+        own = steps.select { _1.layer == step.layer }
+        if own.first.id != step.id
+          return step.because && [reason(own[own.index(step) - 1], step.because)]
+        end
+        order.reasons(layer).filter_map do |other, says|
+          last = steps.reverse_each.find { _1.layer == other.id }
+          reason(last, says) if last
+        end
+      end
+
+      # What can be made up while a step dries.
+      def meanwhile(step, steps) = steps.drop(steps.index(step) + 1).select(&:on_table).map(&:id)
+
+      def reason(step, says) = "After “#{step.title}”: #{says}."
+
+      # Steps that are of no layer (common practice).
+      BESIDES = {
+        "cut" => ["Before the first step that uses what is cut: everything is laid ready."],
+        "join" => ["After both are covered: the seam is out of reach before, and what follows hides it."],
+        "fluff" => ["Last: only a whole wreath can be judged from across the room."]
+      }.freeze
+      private_constant :BESIDES
 
       def told(layers) = layers.flat_map { |layer| layer.course.map { with_lengths(_1, layer) } }
 

@@ -94,7 +94,8 @@ module Lantern
           "One every #{coils_between_fillers} coils, never two side by side: measure each in its gap, over the " \
           "outside edge with an inch to tuck at both ends, about #{text(filler_length)}, and cut it from what the " \
           "coils left. Both ends tucked and glued behind.",
-          count: fillers, unit: :fillers, move: :filler, minutes: fillers * 0.6)
+          because: "they are cut from what each length leaves at its end", count: fillers, unit: :fillers,
+          move: :filler, minutes: fillers * 0.6)
         [winding, filling]
       end
 

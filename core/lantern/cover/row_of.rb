@@ -116,7 +116,7 @@ module Lantern
       def steps
         [step("make", "Make all #{count} first", "#{recipe_says} One, to try on the form; then the rest like it.",
           count:, unit: :pieces, look: "Are they alike?",
-          move: :zigzag, minutes: 2 + count * 2.0),
+          move: :zigzag, minutes: 2 + count * 2.0, on_table: true),
           step("fix", "Fix them round the form", "Evenly, #{text(pitch)} from one to the next. Quarter the form " \
             "first, then fill each quarter; a drop of glue behind each.", count:, unit: :pieces,
             lays: :loops_1, minutes: count * 1.0)]

@@ -32,7 +32,7 @@ module Lantern
           "#{text(form.face)} across.")
       end
 
-      def fitted = :last
+      def turn = :back
 
       # How far the back reaches from the middle of the band.
       def reach = form.half_face - margin.to_f

@@ -57,6 +57,10 @@ module Lantern
       # What the covering's own last row makes is made with it, and what is glued flat is glued on the covering.
       def fitted = (of || on_covering?) ? :last : super
 
+      def turn = (fitted == :last) ? :hanging : :beneath
+
+      def needs_first = of ? {of => "it is joined by its last row"} : {}
+
       def on_covering? = %i[ribbon_loop rope_ends].include?(kind)
 
       def hangs? = true

@@ -8,8 +8,12 @@ module Lantern
     # of, `after` what a step of the maker's own comes after, `lays` which lies of that layer are there when it is
     # done, and `changes` after how many the next length begins. `sequence` is which material comes next where they
     # change from one to the next, as in `[["Indigo tape", 2], ["Marigold tape", 1]]`, and `takes` what it takes up.
+    # `because` is why it comes after the step before it, or, once they have an order, after which steps and why.
+    # `waits` are minutes in which it dries and the hands are free, `meanwhile` the ids of later steps that can be done
+    # in them: those that are made up `on_table`, not on the form.
     Step = Value.define(:id, :title, :says, :count, :unit, :minutes, :move, :look, :pattern, :rounds, :layer, :lays,
-      :changes, :cautions, :after, :sequence, :takes)
+      :changes, :cautions, :after, :sequence, :takes, :because,
+      :waits, :on_table, :meanwhile)
 
     class Step
       # @param unit [Symbol, nil] one of {Unit}; what it counts is what it lays, unless `lays` says otherwise
@@ -34,7 +38,8 @@ module Lantern
           "pattern" => pattern&.map { |says, number| {"says" => says, "count" => number} },
           "sequence" => sequence&.map { |name, number| {"says" => name, "count" => number} },
           "takes" => takes&.any? ? takes.map(&:to_h) : nil, "rounds" => rounds, "layer" => layer,
-          "lays" => lays&.to_s, "changes" => changes
+          "lays" => lays&.to_s, "changes" => changes, "because" => because, "waits" => waits,
+          "meanwhile" => meanwhile
         }.compact
       end
     end

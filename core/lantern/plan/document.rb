@@ -121,7 +121,7 @@ module Lantern
         # A step stands by a layer, a step of one, another step of the maker's own, or what comes before all of them.
         def refuse_steps_after_nothing(read, reading)
           layers = (read[:layers] || []).filter_map { _1&.id }
-          known = [*OwnStep::PLACES, *layers, *(read[:steps] || []).filter_map { _1 && _1[:id] }]
+          known = [*OwnStep::PLACES, *OwnStep::STEPS, *layers, *(read[:steps] || []).filter_map { _1 && _1[:id] }]
           (read[:steps] || []).each_with_index do |step, i|
             next if step.nil?
             reading.refuse("steps.#{i}.after", "After is missing: say what it comes after, or before.") unless

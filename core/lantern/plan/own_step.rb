@@ -12,6 +12,8 @@ module Lantern
       # Where it can come besides after a layer: after the form is ready, after the cutting, after it is hung.
       BESIDES = {prepare: "Preparing the form", cut: "Cutting the pieces", hang: "Hanging"}.freeze
       PLACES = BESIDES.keys.map(&:to_s).freeze
+      # Steps that are of no layer and that it may stand by, too.
+      STEPS = %w[join fluff].freeze
 
       # @return [Field]
       def self.field

@@ -151,7 +151,7 @@ module Lantern
           "#{told} #{bow.says} Dovetail the ends: fold each in half lengthwise and cut away from the fold.",
           minutes: 4.0 + loops * 0.5,
           move: bow.move, lays: :bow_loops, look: "Are both sides alike, and is the good side out everywhere?")
-        tied_on? ? [making] : [making.with(lays: nil), fixing]
+        tied_on? ? [making] : [making.with(lays: nil, on_table: true), fixing]
       end
 
       # What is cut of each ribbon, and into what it is made.

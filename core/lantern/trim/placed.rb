@@ -13,17 +13,14 @@ module Lantern
       # @return [Plan::LayerSaid, nil]
       def beneath = beneath_of(on)
 
+      # What it sits on is there before it.
+      def needs_first = Array(on).to_h { [_1, "it sits on it"] }
+
       # @raise [Plan::Refused] when it sits on nothing, or on itself in the end
       def check_beneath
         return unless on
         refuse("on", "There is no layer “#{on}” for it to sit on.") unless beneath
-        seen = [id]
-        each = beneath
-        while each
-          refuse("on", "It cannot sit on itself.") if seen.include?(each.id)
-          seen << each.id
-          each = beneath_of(each.options[:on])
-        end
+        refuse_circle([said])
         return if beneath.options.key?(:at)
         refuse("on", "#{beneath.kind.title} has no place of its own to sit on: say the hour.")
       end
@@ -53,6 +50,22 @@ module Lantern
       end
 
       private
+
+      # @param way [Array<Plan::LayerSaid>] each of which sits on the one after it
+      def refuse_circle(way)
+        Array(way.last.options[:on]).each do |id|
+          below = @plan.layers.find { _1.id == id } or next
+          refuse_circle([*way, below]) unless way.include?(below)
+          refuse("on", circle([*way, below])) if below == said
+        end
+      end
+
+      def circle(way)
+        return "It cannot sit on itself." if way.size == 2
+        names = way.map { "#{_1.kind.called(_1.options)} (#{_1.id})" }
+        "It would sit on itself: the #{names.first} on the #{names[1..].join(", that on the ")}. One of them has to " \
+          "sit on the form."
+      end
 
       # Of several that something sits on, the uppermost.
       def beneath_of(on) = Array(on).last&.then { |id| @plan.layers.find { _1.id == id } }

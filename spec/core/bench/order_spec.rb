@@ -43,6 +43,46 @@ RSpec.describe "The order at the bench" do
     expect(order.select { _1["layer"] == "b" }.map { _1["title"] }).to eq ["Tie the bow round the band at 6 o’clock"]
   end
 
+  def because(id, ...) = step(id, ...)["because"]
+
+  it "says after which step each comes, and why" do
+    layers = [layer("hanger", "rope", id: "h"), layer("rope_coil", "rope"), layer("bow", "tape", id: "b"),
+      layer("backing", "felt", id: "felt")]
+    given = {materials: [rope, ribbon(width: 1), cloth(id: "felt")], layers:}
+    expect(because("one.coil", **given)).to eq ["After “Fit the hanger”: what hides beneath it comes first."]
+    expect(because("one.fill", **given)).to match [/After “Coil the cord.*: they are cut from what each length leaves/]
+    expect(because("b.make", **given)).to eq ["After “Push in the fillers”: it sits on the covering."]
+    expect(because("felt.back", **given)).to match [/: it hides what shows behind/]
+    expect(because("b.fix", **given)).to be_nil
+    ends = {**given, layers: [layer("hanger", nil, id: "h", kind: "rope_ends", of: "one"), layer("rope_coil", "rope")]}
+    expect(because("h.hang", **ends)).to match [/After “Push in the fillers”: it is joined by its last row/]
+  end
+
+  it "makes what something sits on before that, wherever the plan has them, and names what goes round in a circle" do
+    upon = ->(id, on) { layer("bow", "tape", id:, kind: "shoelace", on:).compact }
+    given = ->(*layers) { {form: foam(14, 10), materials: [ribbon(width: 1)], layers:} }
+    turned = given.call(upon.call("top", "under"), upon.call("middle", nil), upon.call("under", nil))
+    expect(steps(**turned).filter_map { _1["layer"] }.uniq).to eq %w[middle under top]
+    expect(because("top.make", **turned)).to match [/: it sits on it/]
+    circle = plan(**given.call(upon.call("a", "b"), upon.call("b", "c"), upon.call("c", "a")))
+    expect(problems(circle)["layers.0.on"])
+      .to eq "It would sit on itself: the bow (a) on the bow (b), that on the bow (c), that on the bow (a). One of " \
+        "them has to sit on the form."
+  end
+
+  # Minutes between two coats, or until paste or glue holds: from memory.
+  it "waits while a coat dries, which is no work, and says what can be made up meanwhile" do
+    paint = {"id" => "paint", "kind" => "coat", "name" => "White paint", "offers" => [{"count" => 1, "price" => "4.00"}]}
+    layers = [layer("coat", "paint", id: "c", coats: 2), layer("bow", "tape", id: "b"),
+      layer("bow", "tape", id: "tied", kind: "shoelace", at: 2)]
+    worked = work(form: foam(14, 10), materials: [paint, ribbon(width: 1)], layers:)
+    coats = worked["steps"].select { _1["layer"] == "c" }
+    expect(coats).to match [include("waits" => 60, "meanwhile" => ["b.make"])] * 2
+    expect(worked["minutes"]).to eq worked["steps"].sum { _1["minutes"] }.round
+    pressed = Lantern.work(example_plan("door-15-blooms"))["steps"].find { _1["waits"] }
+    expect(pressed).to include("title" => "Press on the Sheet moss", "waits" => 120, "meanwhile" => [])
+  end
+
   it "warns of what the base is made of, and of nothing else" do
     cautions = ->(base) {
       form = (base == "wire") ? {} : foam(14, 10, base:)

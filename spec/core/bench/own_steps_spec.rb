@@ -28,6 +28,14 @@ RSpec.describe "Steps of the maker's own" do
       .to include([a_string_starting_with("Push in the fillers"), "Dust it"])
   end
 
+  it "stay with their layer when the step they stood by is gone" do
+    titles = work(form: foam(14, 10), materials: [rope],
+      layers: [layer("hanger", "rope", id: "h"), layer("rope_coil", "rope", school: "even")],
+      steps: [{"after" => "one.fill", "title" => "Dust it"}, {"after" => "join", "title" => "Press it"}])["steps"]
+      .map { _1["title"] }
+    expect(titles.last(4)).to eq ["Coil the cord, spread evenly", "Dust it", "Press it", "Look from a distance"]
+  end
+
   it "are refused after nothing, and without a name" do
     said = problems(plan(materials: [rope], layers: [coil], steps: [{"after" => "nowhere", "title" => "Sand"},
       {"after" => "one", "title" => ""}]))

@@ -3,6 +3,8 @@ import { Link, useNavigate } from "react-router"
 import type { Step, WorkedPlan, Wreath } from "../keep/client"
 import { fractionGlyphs } from "../drawing/fractions"
 import { useIsMaker } from "../keep/queries"
+import { duration } from "../pieces/duration"
+import { Fold } from "../pieces/Fold"
 import { Prose } from "../pieces/Prose"
 import { Actions } from "./Actions"
 import { Counter } from "./Counter"
@@ -77,7 +79,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
       {!finishing && (
         <main
           className="grid min-h-0 flex-1 gap-6 px-4 pb-4 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,11fr)]"
-          onClick={(event) => !(event.target as HTMLElement).closest("button, a, dialog") && count(1)}
+          onClick={(event) => !(event.target as HTMLElement).closest("button, a, dialog, details") && count(1)}
         >
           <section
             aria-label="As far as it is made"
@@ -112,7 +114,9 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
             />
             {current === 0 && <p className="text-lg">Have ready: {worked.tools?.join(", ")}.</p>}
             <Doing step={step} />
-            {!round && maker && <OwnStep wreath={wreath} step={step} />}
+            <Drying step={step} steps={steps} onGo={go} />
+            {step.because && <Why step={step} />}
+            {!round && maker && <OwnStep wreath={wreath} step={step} steps={steps} />}
           </section>
         </main>
       )}
@@ -198,6 +202,40 @@ function Taken({ step }: { step: Step }) {
         </li>
       ))}
     </ul>
+  )
+}
+
+/** Drying is no work: what else there is to do meanwhile. */
+function Drying({ step, steps, onGo }: { step: Step; steps: Step[]; onGo: (index: number) => void }) {
+  if (step.waits === undefined) return null
+  const meanwhile = steps.flatMap((each, index) => (step.meanwhile?.includes(each.id) ? [{ each, index }] : []))
+  return (
+    <div className="text-lg">
+      <p>
+        <b>Then it dries:</b> about {duration(step.waits)}, as the label says.
+        {meanwhile.length > 0 && " Meanwhile:"}
+      </p>
+      <ul>
+        {meanwhile.map(({ each, index }) => (
+          <li key={each.id}>
+            <button type="button" className="link min-h-11" onClick={() => onGo(index)}>
+              {each.title}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+/** Why it comes where it does, for who asks. */
+function Why({ step }: { step: Step }) {
+  return (
+    <Fold key={step.id} summary="Why now">
+      {step.because?.map((says) => (
+        <p key={says}>{says}</p>
+      ))}
+    </Fold>
   )
 }
 

@@ -5,24 +5,25 @@ import { keys } from "../keep/keys"
 import { useDeclarations } from "../keep/queries"
 import { Dialog } from "../pieces/Dialog"
 import { FieldControl } from "../pieces/FieldControl"
-import { afterOf, ownOf, withOwn } from "./ownSteps"
+import { behind, ownOf, withOwn } from "./ownSteps"
 import { Problem } from "../pieces/Problem"
 
 interface Props {
   wreath: Wreath
   step: Step
+  steps: Step[]
 }
 
 /** A step of the maker’s own, written down where the need for it is seen: behind the step on the table. */
-export function OwnStep({ wreath, step }: Props) {
+export function OwnStep({ wreath, step, steps }: Props) {
   const [open, setOpen] = useState(false)
-  const own = ownOf(step)
+  const own = ownOf(wreath.plan, step)
   return (
     <p>
       <button type="button" className="link min-h-11" onClick={() => setOpen(true)}>
         {own === undefined ? "Add a step of your own behind this" : "Change this step"}
       </button>
-      {open && <Writing wreath={wreath} step={step} own={own} onClose={() => setOpen(false)} />}
+      {open && <Writing wreath={wreath} step={step} steps={steps} own={own} onClose={() => setOpen(false)} />}
     </p>
   )
 }
@@ -30,11 +31,11 @@ export function OwnStep({ wreath, step }: Props) {
 /** What is written of a step here; where it stands is where it is written. */
 const WRITTEN = ["title", "says", "minutes"]
 
-function Writing({ wreath, step, own, onClose }: Props & { own?: number; onClose: () => void }) {
+function Writing({ wreath, step, steps, own, onClose }: Props & { own?: number; onClose: () => void }) {
   const { plan } = wreath
   const queries = useQueryClient()
   const fields = useDeclarations().data?.steps.of?.fields?.filter(({ name }) => WRITTEN.includes(name)) ?? []
-  const before = own === undefined ? { after: afterOf(step) } : (plan.steps?.[own] ?? {})
+  const before = own === undefined ? { after: behind(steps, step) } : (plan.steps?.[own] ?? {})
   const [draft, setDraft] = useState<Record<string, unknown>>(before)
   const keep = useMutation({
     mutationFn: async (next: Plan) =>

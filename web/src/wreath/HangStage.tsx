@@ -1,5 +1,7 @@
+import { lazy, Suspense } from "react"
 import { useStash, useTemplates } from "../keep/queries"
 import type { Material } from "../keep/client"
+import { Fold } from "../pieces/Fold"
 import { RecordList } from "../pieces/RecordList"
 import { Working } from "../pieces/Working"
 import { Findings } from "./Findings"
@@ -8,6 +10,9 @@ import { ofFinding } from "./judgements"
 import { isNamed, knownMaterials, namesOf } from "./layers"
 import { LayersStage } from "./LayersStage"
 import type { StageProps } from "./stageProps"
+
+/** Moving by hand comes when somebody looks at the order. */
+const StepsInOrder = lazy(async () => ({ default: (await import("./StepsInOrder")).StepsInOrder }))
 
 /** What it hangs by, what covers its back, templates at true size, and the glue it all takes. */
 export function HangStage(props: StageProps) {
@@ -69,7 +74,7 @@ function Templates({ id }: { id: number }) {
 }
 
 /** Steps that nobody but the maker knows of: after which layer, what, and how long. */
-function OwnSteps({ plan, problems, declarations, onChange }: StageProps) {
+function OwnSteps({ plan, worked, problems, declarations, onChange }: StageProps) {
   const { of, ...field } = declarations.steps
   // Its id and what it uses up are for who writes plans by hand.
   const fields = of?.fields?.filter(({ name }) => !["id", "takes"].includes(name))
@@ -85,6 +90,13 @@ function OwnSteps({ plan, problems, declarations, onChange }: StageProps) {
         understood={() => undefined}
         onChange={(steps) => onChange({ ...plan, steps })}
       />
+      {worked && (
+        <Fold summary={`All ${worked.steps.length} steps in their order`}>
+          <Suspense>
+            <StepsInOrder plan={plan} steps={worked.steps} onChange={onChange} />
+          </Suspense>
+        </Fold>
+      )}
     </div>
   )
 }

@@ -15,7 +15,8 @@ module Lantern
           told = parts.map { |part| "#{part.says}." }
           step("make", title, [*told, *made.hands, *tie_told, *band_told, *more_than_one].join(" "),
             count: (number if number > 1), unit: (:pieces if number > 1), minutes: made.minutes * number,
-            move: made.class.move, look: made.class.look, lays: (:part_1_1 if made.round_band?), takes: of_making)
+            move: made.class.move, look: made.class.look, lays: (:part_1_1 if made.round_band?), takes: of_making,
+            on_table: !made.round_band?)
         end
 
         def more_than_one = (pieces > 1) ? ["One first, and look at it on the form; then the rest like it."] : []
