@@ -106,7 +106,7 @@ module Lantern
     def to_buy = Cost::Bill.of(@plan, stock).to_buy
 
     # @return [Hash] where everything lies, to scale, in the plan's units
-    def drawing = @drawing ||= Draw.work(@plan, form, layers, outline:, drawn: layers.flat_map { drawn(_1) })
+    def drawing = @drawing ||= Draw.work(@plan, form, layers, outline:, drawn: undermost_first.flat_map { drawn(_1) })
 
     # The places that are bare, the widest of each layer.
     # @return [Array<Draw::Covered::Patch>]
@@ -135,7 +135,8 @@ module Lantern
     # What is to be said of a layer: its own findings, and where it leaves the form bare.
     # @return [Array<Plan::Finding>]
     def findings(layer)
-      told = own_findings(layer)
+      @overlap ||= Trim::Overlap.new(course.order.layers) { hidden(_1) }.findings
+      told = [*own_findings(layer), *@overlap.fetch(layer, [])]
       return told if layer.found.any? { %w[form_shows crowded_fillers].include?(_1.code) }
       [*told, *covered(layer).finding(@plan.units)]
     end
@@ -173,6 +174,9 @@ module Lantern
     private_constant :UNDER, :SHOWN
 
     private
+
+    # As they lie on one another; what is out of sight beneath a covering is seen from behind alone.
+    def undermost_first = course.order.layers.partition { _1.turn != :beneath }.flatten(1)
 
     def front = @front ||= Draw::Front.new(form)
 

@@ -48,6 +48,9 @@ module Lantern
         (cutting + steps.flat_map { |step| step.move.tools + step.cautions.flat_map(&:tools) }).uniq
       end
 
+      # @return [Order] in which the layers are made
+      def order = @order ||= Order.new(@layers)
+
       # @return [Numeric] for all wreaths of the plan: pieces are cut once for all of them
       def minutes = @minutes ||= steps.sum { (_1.id == "cut") ? _1.minutes : _1.minutes * @plan.quantity }
 
@@ -163,8 +166,6 @@ module Lantern
       def after_gluing?(layer) = !%i[beneath covering].include?(layer.turn)
 
       def layer_of(step) = @layers.find { _1.id == step.layer }
-
-      def order = @order ||= Order.new(@layers)
 
       # Why it comes where it does: after which steps, and for what reason. Most of a layer follow one another as they
       # are told.

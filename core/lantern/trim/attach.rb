@@ -64,6 +64,11 @@ module Lantern
       # @return [Integer] how many there are when nobody says
       def self.usual_count(what) = (what == :swag) ? 2 : 1
 
+      def self.called(options)
+        what = options[:what] || :pick
+        THINGS.key?(what) ? Place::Unit.fetch(THINGS[what].unit).word(options[:count] || 1) : what
+      end
+
       def check
         if material && !self.class.takes.include?(material.kind)
           takes = Measure::Words.list(self.class.takes, last: "or")
@@ -140,6 +145,9 @@ module Lantern
         {glue: (fixing == :glue) ? count * 1.0 : count * 0.5, chenille: (fixing == :chenille) ? count * 2.0 : 0.0,
          cable: ties, wire: wires}
       end
+
+      # What lies over everything is to hide what is beneath.
+      def hiding? = what == :overlay
 
       def lies
         narrow = thing.lie == Place::Lie::Sprig

@@ -37,6 +37,9 @@ module Lantern
       # Where it is: its own hour, or that of what it sits on.
       def at = on ? hour_of(place_of(beneath)) : super
 
+      # Whether it is to hide what lies beneath.
+      def hiding? = false
+
       # What is in the same place and not meant as a stack.
       def same_place
         return if on || at == :middle
