@@ -14,7 +14,10 @@ module Lantern
       # @return [Array<Integer>]
       def leg_turns = fitting_legs
 
-      def fitting_legs = @fitting_legs ||= legs.map { (_1.crowded * crowding / lying + 1e-9).floor }
+      def fitting_legs = @fitting_legs ||= legs.map { (_1.crowded * crowding / touching + 1e-9).floor }
+
+      # What a coil takes of the crowded edge as it is laid.
+      def touching = lying
 
       # Coils that close the wide edge of every corner, or as many as the maker says.
       # @return [Array<Integer>]
@@ -106,13 +109,15 @@ module Lantern
 
       def fitting_working
         on_legs = line(:fitting, "Coils that fit it#{", leg by leg" unless legs.one?}",
-          sum_of(legs.map { pencil("%l ÷ %l, rounded down", _1.crowded * crowding, lying) }), fitting_legs.sum.to_s)
+          sum_of(legs.map { fitting_sum(_1.crowded * crowding) }), fitting_legs.sum.to_s)
         return [on_legs] if fans.empty?
         [on_legs, line(:fanned, "Coils that fan out over #{(fans.size == 1) ? "the corner" : "the corners"}",
           fan ? "#{fans.size} × #{fan}, as you said" :
             sum_of(fans.map { pencil("%l ÷ (%l + %l), rounded up", _1.length, lying, accepted_gap) }),
           fan_turns.sum.to_s)]
       end
+
+      def fitting_sum(edge) = pencil("%l ÷ %l, rounded down", edge, lying)
 
       def turn_sum = (fans.empty? || measured_turn) ? super : "on the average; longer over the corners"
 

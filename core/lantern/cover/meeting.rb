@@ -2,8 +2,8 @@
 
 module Lantern
   module Cover
-    # Coverings that lie one above the other, each over a stretch of the form's height: where two leave the form bare
-    # between them, that belongs to both, and neither is settled.
+    # Coverings that lie one above the other, each over a stretch of the form's height, or one after the other along
+    # the band: where two leave the form bare between them, that belongs to both, and neither is settled.
     class Meeting
       # What nobody sees from across a room, in inches (from memory).
       SEEN = 1 / 8r
@@ -16,7 +16,11 @@ module Lantern
       end
 
       # @return [Hash{Layer=>Array<Plan::Finding>}] of those that have something said, by themselves
-      def findings
+      def findings = one_above_the_other.merge(one_after_the_other) { |_, above, after| above + after }
+
+      private
+
+      def one_above_the_other
         pairs.each_with_object({}.compare_by_identity) do |(upper, lower), said|
           bare = lower.stretch.first - upper.stretch.last
           next if bare < SEEN
@@ -25,7 +29,41 @@ module Lantern
         end
       end
 
-      private
+      # What is left bare along the band between the end of one and the beginning of the next, where that is no wider
+      # than the band: a form that is covered in part is left bare for longer.
+      def one_after_the_other
+        {}.compare_by_identity.tap do |said|
+          along.each_value do |ways|
+            ways.each do |layer, way|
+              follower, bare = ways.map { |other, theirs| [other, bare_after(way, theirs)] }.min_by(&:last)
+              next if follower == layer || !bare.between?(SEEN, @form.face)
+              (said[layer] ||= []) << finding(layer, follower, bare, reaching(follower, :from, :to))
+              (said[follower] ||= []) << finding(follower, layer, bare, reaching(layer, :to, :from))
+            end
+          end
+        end
+      end
+
+      # Those that close a part of the way, with it, by the part of the form that they are on.
+      def along
+        @layers.select { |layer| layer.closes && layer.said.options.values_at(:from, :to).any? }
+          .map { [_1, Form::Way.of(@form, _1.said, units: @units)] }.reject { _2.full? }.group_by { _2.part }
+      end
+
+      # How far it is from where one ends on to where another begins; nothing where they overlap.
+      def bare_after(way, other)
+        return Float::INFINITY if way.equal?(other)
+        return 0.0 if way.shared(other).positive?
+        far = other.from - way.to
+        return far if far >= -1e-9
+        @form.closed? ? far + way.length : Float::INFINITY
+      end
+
+      # As far as the other's end is said to be.
+      def reaching(other, end_of, own)
+        stop = other.said.options[end_of] or return
+        {own.to_s => stop.hour || Measure::Length.exact_text(stop.along, units: @units)}
+      end
 
       # Those that follow on one another from the top down; one that lies within another meets it.
       def pairs

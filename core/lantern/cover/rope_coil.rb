@@ -25,6 +25,8 @@ module Lantern
       closes_up
       option :fan, :count, least: 0, most: 60, fine: true, label: "Coils over a corner",
         default_says: "as many as close it", help: "Over every corner; they pile up at the tight point."
+      option :ease, :number, default: 0.0, least: 0.0, most: 0.05, fine: true, label: "Laid looser by",
+        help: "0.01 is one in a hundred: as much as a hand gives without seeing it."
       option :filler_length, :length, fine: true, most: 120, label: "Length of a filler",
         default_says: "three quarters of the girth and an inch to tuck at each end"
 
@@ -40,6 +42,8 @@ module Lantern
 
       # A gap as wide as the cord is thick still passes for one (common practice).
       gives :accepted_gap, to: :diameter, says: "gaps of up to %s outside"
+      # One in a hundred of a covering's length nobody sees (common practice).
+      gives :ease, to: 0.01, by: 0.005, says: "the coils laid %s looser", percent: true
       gives :school, to: :even, says: "no fillers, the coils spread evenly"
 
       vary :accepted_gap, takes: :less, says: "The smallest gap outside"
@@ -56,6 +60,8 @@ module Lantern
       end
 
       def accepted_gap = super || ACCEPTED_SHARE * material.diameter
+
+      def touching = lying * (1 + ease)
 
       # How many fillers bring the average gap at the wide edge under what is accepted.
       def fillers = @fillers ||= leg_stretches.flatten.sum(&:fillers)
@@ -99,7 +105,10 @@ module Lantern
         [winding, filling]
       end
 
-      def pushing = (school == :even) ? "Spread the coils until the gaps are alike" : "Push the coils together"
+      def pushing
+        return "Spread the coils until the gaps are alike" if school == :even
+        ease.zero? ? "Push the coils together" : "Leave a hair between the coils, so that #{turns} go round"
+      end
 
       EVEN_LOOK = "Are the gaps between the coils alike all round?"
       private_constant :EVEN_LOOK
@@ -122,6 +131,8 @@ module Lantern
       end
 
       private
+
+      def fitting_sum(edge) = ease.zero? ? super : pencil("%l ÷ (%l + %p), rounded down", edge, lying, ease)
 
       def fillers_among(wide, coils)
         return 0 unless school == :tight_inside

@@ -21,6 +21,8 @@ module Lantern
       option :lap, :length, zero: true, most: 48, label: "Lap at the wide edge",
         default_says: "a sixth of the strip's width",
         help: "How much a turn covers of the turn before it, where it is least."
+      option :ease, :number, default: 0.0, least: 0.0, most: 0.05, fine: true, label: "Wound farther apart by",
+        help: "0.01 is one in a hundred: as much as a hand gives without seeing it."
       option :pieces, :choice, default: :continuous, label: "Lengths",
         choices: {continuous: "One long length", short: "Short strips"},
         help: "Short strips lie flatter on a tight curve; their joins are hidden behind."
@@ -44,6 +46,8 @@ module Lantern
 
       # Less than an eighth of an inch gapes (common practice).
       gives :lap, to: Rational(1, 8), says: "a lap of %s"
+      # One in a hundred of a covering's length nobody sees (common practice).
+      gives :ease, to: 0.01, by: 0.005, says: "the turns laid %s farther apart", percent: true
       gives :strip_width, share: 1.15, says: "strips %s wide"
 
       vary :lap, takes: :more, says: "The widest lap", most: :lying
@@ -80,8 +84,11 @@ module Lantern
 
       # @return [Array<Integer>] on every strand of the form
       def strand_turns
-        @strand_turns ||= strand_runs.map { (_1 / (measured_advance || covering_width) - 1e-9).ceil.clamp(1, nil) }
+        @strand_turns ||= strand_runs.map { (_1 / (advance * (1 + ease)) - 1e-9).ceil.clamp(1, nil) }
       end
+
+      # How far a turn may advance along the wide edge.
+      def advance = measured_advance || covering_width
 
       # How far a turn advances along the middle of the band.
       def pitch = form.run / turns
@@ -124,9 +131,10 @@ module Lantern
           *lying_working,
           line(:covering_width, "The strip, less the lap", pencil("%l − %l", lying, lap), text(covering_width)),
           line(:girth, "Once round the band", "girth", text(form.girth)),
-          line(:pitch, "A turn advances by no more than it covers", "", text(covering_width)),
+          line(:pitch, "A turn advances by no more than it covers", ("and #{percent(ease)} more" unless ease.zero?).to_s,
+            text(covering_width * (1 + ease))),
           line(:turns, measured_advance ? "Turns, by your test piece" : "Turns along the wide edge",
-            sum_of(strand_runs.map { pencil("%l ÷ %l, rounded up", _1, measured_advance || covering_width) }),
+            sum_of(strand_runs.map { turns_sum(_1) }),
             turns.to_s),
           line(:length_per_turn, "One turn, on the slant and round the curve",
             measured_turn ? "by your test piece" : "once round the section", text(length_per_turn)),
@@ -215,6 +223,11 @@ module Lantern
       end
 
       def covering_width = lying - lap
+
+      def turns_sum(run)
+        ease.zero? ? pencil("%l ÷ %l, rounded up", run, advance) :
+          pencil("%l ÷ (%l + %p), rounded up", run, advance, ease)
+      end
 
       # The tight edge as a share of the wide one, where it is the smallest; as a string says, on a ring.
       def tightest

@@ -6,12 +6,12 @@ module Lantern
     # the method that answers it; or `share`, as part of what it is now), and how the change is said, `%s` for the
     # new value. A choice goes straight to its other word.
     #
-    # `percent` says that a number is said so.
+    # `percent` says that a number is said so, `by` how much it is moved at a time.
     #
     #   gives :lap, to: Rational(1, 8), says: "a lap of %s"
     #   gives :tail, share: 0.85, says: "tails of %s"
-    Give = Value.define(:option, :to, :share, :says, :percent) do
-      def initialize(to: nil, share: nil, percent: false, **given) = super
+    Give = Value.define(:option, :to, :share, :says, :percent, :by) do
+      def initialize(to: nil, share: nil, percent: false, by: nil, **given) = super
     end
 
     class Give
@@ -31,7 +31,8 @@ module Lantern
         limit = limit_of(layer, now)
         return [] if limit.nil? || limit == now
         return [limit] if limit.is_a?(Symbol)
-        now.is_a?(Float) ? scale(now, limit, NUMBERS).map { _1.round(2) } : scale(now, limit, MARKS.fetch(units))
+        return marks(now, limit, units) if length?(layer)
+        scale(now, limit, by ? [by] : NUMBERS).map { _1.round(3) }
       end
 
       # The value as a document writes it.
@@ -52,6 +53,14 @@ module Lantern
       def limit_of(layer, now)
         return (now * share.to_r if now) if share
         (to.is_a?(Symbol) && layer.respond_to?(to)) ? layer.public_send(to) : to
+      end
+
+      # A length may be worked out, and so a float: it is moved by marks like one that was said.
+      def length?(layer) = layer.class.options.find { _1.name == option }.is_a?(Plan::Field::Length)
+
+      # The limit as it can be written.
+      def marks(now, limit, units)
+        scale(now.to_r, Measure::Length.read(written(limit.to_r, units), units:), MARKS.fetch(units))
       end
 
       # From mark to mark towards the limit, and the limit itself last.

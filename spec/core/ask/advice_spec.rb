@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+require_relative "../../support/trial/advised"
+require_relative "../../support/trial/whole_plans"
+
 # What a wise friend says, held against trying everything.
 RSpec.describe Lantern::Ask::Advice do
   def advice(document, **known) = described_class.on_plan(document, **known)
@@ -75,6 +78,38 @@ RSpec.describe Lantern::Ask::Advice do
       check_saving(document, id, said)
     end
     expect(found).to be > 30
+  end
+
+  # A fixed hundred, of which half can be made; bin/trial asks of six hundred.
+  describe "on whole wreaths" do
+    let(:asked) do
+      plans = Trial::WholePlans.new(Random.new(1_871))
+      Array.new(100) { plans.plan }.filter_map do |plan|
+        [plan, Trial::Advised.new(plan)]
+      rescue Lantern::Plan::Refused
+        nil
+      end
+    end
+
+    it "misses nothing, says nothing untrue and nothing silly" do
+      expect(asked.size).to be > 40
+      expect(asked.flat_map { |_, advised| advised.wrong }).to eq []
+      codes = asked.flat_map { |_, advised| advised.said.map { _1["code"] } }.uniq
+      expect(codes).to include("one_fewer", "stash_first", "insurance", "just_enough")
+    end
+
+    it "would be caught where it does" do
+      spoilt = lambda do |code, with|
+        plan, advised = asked.find { |_, each| each.said.any? { _1["code"] == code && _1["try"] } }
+        said = advised.said.map { (_1["code"] == code) ? _1.merge(with) : _1 }
+        Trial::Advised.new(plan, said:).wrong.join
+      end
+      expect(spoilt.call("stash_first", "try" => {"l0" => {"material" => "twine"}})).to match(/another thing/)
+      expect(spoilt.call("one_fewer", "saves" => "0.01")).to match(/saves [\d.]+, not 0.01/)
+      expect(spoilt.call("one_fewer", "try" => nil)).to match(/would do with.*misses/)
+      plan, advised = asked.find { |_, each| each.said.any? { _1["code"] == "one_fewer" && _1["try"] } }
+      expect(Trial::Advised.new(plan, said: advised.said * 4).wrong.join).to match(/key twice/)
+    end
   end
 
   # Done as it says, it saves what it says.

@@ -24,6 +24,24 @@ RSpec.describe Lantern::Cover::Meeting do
     end
   end
 
+  # The middle of the band is 6 in from the middle of the ring: from 4 o'clock to half past it is π / 2 in along it.
+  it "says it of what lies one after the other along the band, where no more than the band's width is left bare" do
+    halves = ->(from, to) {
+      work(form: foam(14, 10), materials: [rope, ribbon(width: 1)],
+        layers: [layer("rope_coil", "rope", id: "coil", from: 12, to: 4),
+          layer("spiral_wrap", "tape", id: "wrap", from:, to:)])
+    }
+    apart = halves.call(4.5, 12)
+    expect(between(apart).map { _1["says"] }).to all(include("1 9/16 in of the form"))
+    expect(between(apart).map { _1["try"] }).to eq [{"to" => 4.5}, {"from" => 4.0}]
+    expect(apart["stages"]["cover"]).to be false
+    expect(between(halves.call(4, 12))).to eq [nil, nil]
+    expect(between(halves.call(3.5, 12))).to eq [nil, nil]
+    # Two inches of a band are left bare by mistake, more on purpose.
+    expect(between(halves.call(5, 12))).to eq [nil, nil]
+    expect(between(halves.call(4, 11.5)).compact.map { _1["try"] }).to eq [{"from" => 11.5}, {"to" => 12.0}]
+  end
+
   it "says nothing where they meet or overlap, nor of one alone" do
     expect(between(covered(rows: {stop: 7}, panel: {share: 0.5}))).to eq [nil, nil]
     expect(between(covered(rows: {stop: 9}, panel: {share: 0.5}))).to eq [nil, nil]

@@ -14,9 +14,12 @@ import { money } from "../pieces/money"
 /** What is in hand, what to buy in whole packages, what it comes to and what is left. */
 export function BuyStage(props: StageProps) {
   const { plan, worked, problems, declarations, onChange } = props
+  const advice = useAdvice(props)
   if (!worked) return null
   const needed = worked.materials.filter((material) => material.needed > 0)
   const pay = worked.cost.to_pay ?? worked.cost.to_buy
+  // What the friend says of a material’s last package, its line does not say again.
+  const insured = advice.filter(({ code }) => code === "insurance").map(({ material }) => material)
   return (
     <section aria-label="Buy">
       <h2 className="text-xl">{Number(pay) === 0 ? "Nothing to buy" : `${money(pay)} to pay`}</h2>
@@ -24,10 +27,14 @@ export function BuyStage(props: StageProps) {
         {whereItGoes(worked.cost)}
         {worked.cost.asking_price && ` Ask ${money(worked.cost.asking_price)} for one.`}
       </p>
-      <Friend {...props} worked={worked} />
+      <Friend {...props} worked={worked} advice={advice} />
       {needed.length === 0 && <p className="py-2 text-quiet">Nothing is needed yet: choose a covering first.</p>}
       {needed.map((material) => (
-        <Purchase key={material.id} material={material} says={offersOf(plan, worked, material)}>
+        <Purchase
+          key={material.id}
+          material={insured.includes(material.id) ? { ...material, reason: undefined } : material}
+          says={offersOf(plan, worked, material)}
+        >
           <Working lines={material.working} />
         </Purchase>
       ))}
@@ -55,10 +62,18 @@ function whereItGoes({ to_buy, to_pay, from_stash, used, left_over, scraps }: Wo
   return `${into.length > 0 ? `${into.join(" and ")}: ` : ""}${out.join(", ")}.`
 }
 
-/** What a wise friend would say before anything is bought, and what is short. */
-function Friend({ plan, worked, problems, declarations, onChange }: StageProps & { worked: WorkedPlan }) {
+/** What a wise friend would say before anything is bought. */
+const useAdvice = ({ plan, problems }: StageProps) =>
+  useQuestion("/ask/advice", problems.length === 0 ? plan : undefined).data?.advice ?? []
+
+interface FriendProps extends StageProps {
+  worked: WorkedPlan
+  advice: ReturnType<typeof useAdvice>
+}
+
+/** What the friend says, and what is short. */
+function Friend({ plan, worked, advice, declarations, onChange }: FriendProps) {
   const known = knownMaterials(plan, useStash(plan.units).data ?? [])
-  const advice = useQuestion("/ask/advice", problems.length === 0 ? plan : undefined).data?.advice ?? []
   const findings = worked.materials.flatMap((material) => material.findings)
   const judgements = [
     ...findings.map((each, i) => ({ ...ofFinding(each, "materials", plan, [], []), key: `${each.at}.${i}` })),

@@ -16,7 +16,9 @@ module Lantern
         def to_a
           return [] unless @stash
           @work = @table.works.first
-          @work.layers.each_with_index.filter_map { |layer, index| best(layer, index) }
+          found = @work.layers.each_with_index.filter_map { |layer, index| best(layer, index) }
+          # Of what several layers are made of, the one where it saves most.
+          found.sort_by.with_index { |each, i| [-each.saves, i] }.uniq(&:material)
         end
 
         private
