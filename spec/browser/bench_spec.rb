@@ -235,7 +235,8 @@ RSpec.describe "The bench on the screen", :browser, :store do
 
   it "says that it dries, and goes to what can be made up meanwhile" do
     id = open_wreath("undyed rope")
-    paint = {"id" => "paint", "kind" => "coat", "name" => "White paint", "offers" => [{"count" => 1, "price" => "4.00"}]}
+    paint = {"id" => "paint", "kind" => "coat", "name" => "White paint",
+             "offers" => [{"count" => 1, "price" => "4.00"}]}
     RealStore.store.wreaths.find(id).then do |wreath|
       plan = wreath["plan"]
       RealStore.store.wreaths.change(id, wreath["version"], plan.merge(

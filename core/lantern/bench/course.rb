@@ -115,8 +115,8 @@ module Lantern
 
       # The step it stood by is none of this plan's any more: behind its layer, or where things were glued on.
       def gone(place, all)
-        return all.index { _1.id == "fluff" || layer_of(_1)&.then { |layer| after_gluing?(layer) } } - 1 if place == "join"
-        all.rindex { _1.layer == place.split(".").first }
+        return all.rindex { _1.layer == place.split(".").first } unless place == "join"
+        all.index { _1.id == "fluff" || layer_of(_1)&.then { |layer| after_gluing?(layer) } } - 1
       end
 
       # Whether a step is the one that a place names, or of the layer that it names.

@@ -131,7 +131,7 @@ module Lantern
           *lying_working,
           line(:covering_width, "The strip, less the lap", pencil("%l − %l", lying, lap), text(covering_width)),
           line(:girth, "Once round the band", "girth", text(form.girth)),
-          line(:pitch, "A turn advances by no more than it covers", ("and #{percent(ease)} more" unless ease.zero?).to_s,
+          line(:pitch, "A turn advances by no more than it covers", ease.zero? ? "" : "and #{percent(ease)} more",
             text(covering_width * (1 + ease))),
           line(:turns, measured_advance ? "Turns, by your test piece" : "Turns along the wide edge",
             sum_of(strand_runs.map { turns_sum(_1) }),

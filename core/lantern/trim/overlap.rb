@@ -49,7 +49,8 @@ module Lantern
       def finding(under, over, share)
         if Array(over.on).include?(under.id)
           return if share < MOST
-          said(:warn, "hides_beneath", "It hides the #{name(under)} beneath it: make it smaller, and every layer shows.")
+          said(:warn, "hides_beneath",
+            "It hides the #{name(under)} beneath it: make it smaller, and every layer shows.")
         elsif share >= MUCH
           said(:warn, "hides", "It hides #{parts(share)} of the #{name(under)}#{at(under)}: move one of them.")
         elsif share >= LITTLE && whole?(under)

@@ -166,6 +166,22 @@ RSpec.describe Lantern::Ask::Advice do
   end
 
   # Common practice: the same kind and make, within a fifth as wide or thick, or it is another wreath.
+  # One lap is a quarter of an inch less, and the other strip is there for the bow.
+  it "says with which change one length from the stash is enough, and the other stays whole" do
+    tape = ribbon(width: 1.5, on_hand: [275, 275], offers: [])
+    document = ->(lap) {
+      plan(form: foam(14, 10), materials: [tape], layers: [layer("spiral_wrap", "tape", lap:)])
+    }
+    said = of(advice(document.call(0.5)), "one_fewer")
+    expect(said).to include("try" => {"one" => {"lap" => "7/16 in"}})
+    expect(said["says"]).to eq "Marigold tape: 1 length from the stash instead of 2 would do with a lap of 7/16 in; " \
+      "the rest stays whole."
+    expect(said).not_to include("saves")
+    cut = ->(lap) { Lantern::Work.read(document.call(lap)).stock[0].bars.map(&:index).uniq.size }
+    expect([cut.call(0.5), cut.call("7/16")]).to eq [2, 1]
+    expect(of(advice(document.call(0.25)), "one_fewer")).to be_nil
+  end
+
   it "offers nothing in place of another thing" do
     bow = ribbon(width: 2.5, wired: true)
     wired = plan(materials: [bow], layers: [layer("bow", "tape")])

@@ -72,7 +72,8 @@ RSpec.describe "The order at the bench" do
 
   # Minutes between two coats, or until paste or glue holds: from memory.
   it "waits while a coat dries, which is no work, and says what can be made up meanwhile" do
-    paint = {"id" => "paint", "kind" => "coat", "name" => "White paint", "offers" => [{"count" => 1, "price" => "4.00"}]}
+    paint = {"id" => "paint", "kind" => "coat", "name" => "White paint",
+             "offers" => [{"count" => 1, "price" => "4.00"}]}
     layers = [layer("coat", "paint", id: "c", coats: 2), layer("bow", "tape", id: "b"),
       layer("bow", "tape", id: "tied", kind: "shoelace", at: 2)]
     worked = work(form: foam(14, 10), materials: [paint, ribbon(width: 1)], layers:)

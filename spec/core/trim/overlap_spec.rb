@@ -15,7 +15,8 @@ RSpec.describe Lantern::Trim::Overlap do
 
   it "says what hangs over a thing that is to be seen, and what hides nearly all of one" do
     bow = ->(tail) { layer("bow", "tape", id: "bow", at: 12, tail:) }
-    expect(told(heart(drop: 5), bow.call(6))).to match("hangs_over" => /over the wooden heart and hides about \d tenths/)
+    expect(told(heart(drop: 5), bow.call(6)))
+      .to match("hangs_over" => /over the wooden heart and hides about \d tenths/)
     expect(told(heart, bow.call(9))).to match("hides" => /of the wooden heart: move one of them/)
     expect(told(heart(drop: 5), layer("bow", "tape", id: "bow", at: 6, tail: 8))).to eq({})
   end

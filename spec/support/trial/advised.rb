@@ -68,10 +68,21 @@ module Trial
     def fewer(each)
       id = each["material"]
       other = worked(each["try"]) or return ["cannot be done"]
+      return whole(id, other) unless each["saves"]
       saved = price(id) - price(id, other)
       least = least(id)
       [("saves #{saved.to_s("F")}, not #{each["saves"]}" if saved.round(2) != BigDecimal(each["saves"])),
         ("is not the least: #{least}" if least != each["try"])]
+    end
+
+    # What saves no money leaves a length whole.
+    def whole(id, other)
+      before, after = [@work, other].map { opened(id, _1) }
+      [("is bought" if @now.key?(id) || bought(other).key?(id)), ("cuts into #{after}, as before" if after >= before)]
+    end
+
+    def opened(id, work)
+      work.stock.find { _1.material.id == id }.bars.select { _1.source == :on_hand }.map(&:index).uniq.size
     end
 
     # Nobody says of what is counted, or of the only package of something, that all of it is needed.
@@ -83,10 +94,12 @@ module Trial
 
     def instead(each)
       layer, change = each["try"].first
-      other = @stash.find { _1["id"] == change["material"] } || @plan["materials"].find { _1["id"] == change["material"] }
-      was = @plan["materials"].find { _1["id"] == each["material"] }
+      other, was = [change["material"], each["material"]].map { |id|
+        (@stash + @plan["materials"]).find { _1["id"] == id }
+      }
       work = worked({layer => change}, @stash.select { _1["id"] == change["material"] })
-      [("is another thing" unless same?(was, other)), ("has to be bought" if work.nil? || bought(work).key?(other["id"])),
+      [("is another thing" unless same?(was, other)),
+        ("has to be bought" if work.nil? || bought(work).key?(other["id"])),
         ("saves nothing" unless work && total(work) < total(@work))]
     end
 

@@ -4,7 +4,8 @@ module Lantern
   module Ask
     class Advice
       # For every material that is bought: the smallest change on the scales that its layers declare with which one
-      # package less is enough, at the same sureness. Where none does, that is said too.
+      # package less is enough, at the same sureness. Where none does, that is said too. Of what is taken from the stash
+      # alone, the change with which one length or sheet less is cut into.
       class OneFewer
         # A change that does: of which layer of which wreath, to what; how far along its scale, and what is left to buy.
         Found = Value.define(:number, :index, :give, :value, :share, :cutting, :work)
@@ -15,20 +16,20 @@ module Lantern
 
         # @return [Array<Piece>]
         def to_a
-          @table.bought.filter_map do |material|
-            found = smallest(material)
+          @table.bought.filter_map { |material|
+            found = smallest(material) { |cutting| fewer?(cutting, material) }
             found ? piece(material, found) : needed(material)
-          end
+          } + from_stash
         end
 
         private
 
         # The least of every scale, and of those the least of its scale; where two are alike, what is declared first.
-        def smallest(material)
+        def smallest(material, &)
           found = []
           @table.each_layer do |number, index, layer|
             next unless layer.required.any? { _1.material == material.id }
-            layer.class.gives.each { |give| found << first(material, number, index, layer, give) }
+            layer.class.gives.each { |give| found << first(material, number, index, layer, give, &) }
           end
           found.compact.min_by.with_index { |each, i| [each.share, i] }
         end
@@ -38,7 +39,7 @@ module Lantern
           steps.each.with_index(1) do |value, step|
             work = @table.works[number].with_options(index, give.option => value)
             cutting = @table.neighbour(material, number, work)
-            next unless fewer?(cutting, material) && !worse?(work.layers[index], layer)
+            next unless yield(cutting) && !worse?(work.layers[index], layer)
             return Found.new(number:, index:, give:, value:, share: step.fdiv(steps.size), cutting:, work:)
           rescue Plan::Refused
             next
@@ -51,18 +52,46 @@ module Lantern
           cutting.short.zero? && cutting.packages < now.packages && Table.price(cutting) < Table.price(now)
         end
 
+        # What nothing is bought of, and more than one of what is on hand cut into.
+        def from_stash
+          (@table.materials - @table.bought).filter_map do |material|
+            now = @table.cutting(material)
+            next if material.counted? || now.short.positive? || opened(now) < 2
+            found = smallest(material) { |other|
+              other.short.zero? && other.bought.empty? && opened(other) < opened(now)
+            }
+            whole(material, found, opened(now)) if found
+          end
+        end
+
+        # How many of what is on hand are cut into.
+        def opened(cutting) = cutting.bars.select { _1.source == :on_hand }.map(&:index).uniq.size
+
+        def whole(material, found, before)
+          left = opened(found.cutting)
+          word = material.sheets? ? "piece" : "length"
+          with = "#{found.give.said(found.value, @table.units)}#{of(found.number)}"
+          Piece.new(code: "one_fewer", material: material.id, wreath: found.number + 1, look: look(found),
+            try: try(found), says: "#{material.name}: #{Measure::Words.count(left, word)} from the stash instead of " \
+              "#{before} would do with #{with}; the rest stays whole.")
+        end
+
         # What gives must not bring a new fault.
         def worse?(layer, before) = (layer.faults - before.faults).any?
 
         def piece(material, found)
-          layer = @table.works[found.number].layers[found.index]
           now = @table.cutting(material)
           saves = Table.price(now) - Table.price(found.cutting)
           change = found.give.said(found.value, @table.units)
           Piece.new(code: "one_fewer", material: material.id, saves:, wreath: found.number + 1, look: look(found),
             says: "#{material.name}: #{packages(found.cutting)} instead of #{now.packages} would do with #{change}" \
               "#{of(found.number)}. That saves #{@table.money(saves)}.",
-            try: {layer.id => {found.give.option.to_s => found.give.written(found.value, @table.units)}})
+            try: try(found))
+        end
+
+        def try(found)
+          layer = @table.works[found.number].layers[found.index]
+          {layer.id => {found.give.option.to_s => found.give.written(found.value, @table.units)}}
         end
 
         def packages(cutting) = Measure::Words.count(cutting.packages, "package")

@@ -37,11 +37,13 @@ module Lantern
         def refuse_unknown(value, at, reading)
           return if value.each_key.all? { @known.key?(_1) }
           (value.keys - @known.keys).each_with_index do |key, number|
-            near = DidYouMean::SpellChecker.new(dictionary: @known.keys).correct(key[0, 60]).first if number < MOST_GUESSES
+            near = near(key) if number < MOST_GUESSES
             reading.refuse([at, key.to_s[0, 60].scrub("?")].reject(&:empty?).join("."),
               "#{reading.quote(key)} is not known here#{near ? "; did you mean “#{near}”?" : "."}")
           end
         end
+
+        def near(key) = DidYouMean::SpellChecker.new(dictionary: @known.keys).correct(key[0, 60]).first
 
         def limits = {"fields" => fields.map(&:declare)}
       end
