@@ -80,7 +80,7 @@ module Server
 
       # What it takes besides the material.
       def ready(pdf)
-        held = (@worked["fixings"] || []).map { "#{_1["count"]} #{_1["what"]} for #{_1["for"]}" }
+        held = (@worked["fixings"] || []).map { "#{_1["says"]} (#{_1["for"]})" }
         return if held.empty? && @worked["tools"].empty?
         pdf.move_down 12
         pdf.text glyphs("Have ready: #{(@worked["tools"] + held).join(", ")}.")

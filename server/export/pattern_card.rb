@@ -65,7 +65,7 @@ module Server
         heading(pdf, "You need")
         used = @worked["materials"].select { _1["needed"].positive? }
         used.each { |each| pdf.text glyphs("#{each["name"]}: #{each["needed_says"]}#{bought(each)}") }
-        held = @worked["fixings"].reject { _1["material"] }.map { "#{_1["count"]} #{_1["what"]} for #{_1["for"]}" }
+        held = @worked["fixings"].reject { _1["material"] }.map { "#{_1["says"]} (#{_1["for"]})" }
         pdf.text glyphs(held.join(", ")) if held.any?
         heading(pdf, "Have ready")
         pdf.text glyphs(Lantern::Measure::Words.sentence(@worked["tools"].join(", ")))
@@ -79,8 +79,10 @@ module Server
         "#{@worked["form"]["shape"].capitalize}, #{@worked["form"]["base"]}: #{sizes.join(", ")}"
       end
 
-      def time
-        hours, minutes = @worked["minutes"].divmod(60)
+      def time = duration(@worked["minutes"])
+
+      def duration(minutes)
+        hours, minutes = minutes.divmod(60)
         return "#{minutes} min" if hours.zero?
         minutes.zero? ? "#{hours} h" : "#{hours} h #{minutes} min"
       end
@@ -113,6 +115,7 @@ module Server
             pdf.text glyphs(taken(step)), color: "555555" if step["takes"] && step["id"] != "cut"
             pdf.text glyphs(step["says"])
             pdf.text glyphs(order(step["sequence"])), color: "555555" if step["sequence"]
+            [changes(step), waits(step)].compact.each { pdf.text glyphs(_1), color: "555555" }
           end
           pdf.move_down 3
         end
@@ -121,6 +124,22 @@ module Server
       def counted(step)
         count, one, many = step.values_at("count", "unit_one", "unit")
         count ? " (#{Lantern::Measure::Words.count(count, one, many)})" : ""
+      end
+
+      # Where one length ends and the next begins.
+      def changes(step)
+        return unless step["changes"]&.any?
+        after = Lantern::Measure::Words.list(step["changes"])
+        "The next length begins after #{after} #{step["unit"]}."
+      end
+
+      # What can be made up while it dries, by the numbers of the steps.
+      def waits(step)
+        return unless step["waits"]
+        numbers = step["meanwhile"].map { |id| @worked["steps"].index { _1["id"] == id } + 1 }
+        also = " Meanwhile: #{(numbers.size == 1) ? "step" : "steps"} #{Lantern::Measure::Words.list(numbers)}." if
+          numbers.any?
+        "It dries for about #{duration(step["waits"])}, as the label says.#{also}"
       end
 
       def taken(step) = step["takes"].map { "#{_1["name"]}: #{_1["says"]}" }.join("; ")

@@ -26,6 +26,24 @@ RSpec.describe "The pattern card and the picture", :api, :store do
     end
   end
 
+  it "says where each length ends, what dries and what else can be done then, and halves in words" do
+    paint = {"id" => "paint", "kind" => "coat", "name" => "White paint", "offers" => [{"count" => 1, "price" => "4"}]}
+    document = example_plan("door-14-undyed-rope")
+    document = document.merge("materials" => [*document["materials"], paint],
+      "layers" => [{"id" => "coat", "method" => "coat", "material" => "paint"}, *document["layers"]])
+    steps = ask(:post, "/work", document)["steps"]
+    id = ask(:post, "/wreaths", {plan: document})["id"]
+    text = PDF::Reader.new(StringIO.new(fetch("/wreaths/#{id}/pattern-card.pdf").body)).pages.map(&:text).join(" ")
+      .gsub(/\s+/, " ")
+    coil = steps.find { _1["changes"] }
+    expect(text).to include "The next length begins after #{coil["changes"].join(" and ")} coils."
+    made = steps.index { _1["title"] == "Make the bow" } + 1
+    expect(text).to include "It dries for about 1 h, as the label says. Meanwhile: step #{made}."
+    expect(text).to include "half a chenille stem"
+    cut = PDF::Reader.new(StringIO.new(fetch("/wreaths/#{id}/cut-sheet.pdf").body)).pages.map(&:text).join(" ")
+    expect(cut).not_to match(/0\.5 chenille/)
+  end
+
   it "draws every coil and every bow of every example, in the material's colour, as SVG" do
     Dir[File.expand_path("../../docs/examples/*.json", __dir__)].each do |file|
       plan = JSON.parse(File.read(file))

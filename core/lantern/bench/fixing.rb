@@ -65,7 +65,7 @@ module Lantern
       # @return [Hash] ready for JSON
       def to_h
         {"key" => "#{sort}.#{use}", "material" => material&.id, "what" => unit.word(count.ceil),
-         "count" => (count == count.to_i) ? count.to_i : count, "for" => use}.compact
+         "count" => (count == count.to_i) ? count.to_i : count, "says" => says, "for" => use}.compact
       end
     end
   end

@@ -35,7 +35,7 @@ RSpec.describe Lantern::Bench::Supplies do
     expect(worked["fixings"].select { _1["key"].start_with?("wire") }.sum { _1["count"] }).to eq 3
     canes = work(form: {"base" => "wire", "shape" => "composite", "face" => 1.5})
     expect(canes["fixings"]).to eq [{"key" => "cable.joining the parts", "what" => "ties", "count" => 6,
-                                     "for" => "joining the parts"}]
+                                     "says" => "6 ties", "for" => "joining the parts"}]
   end
 
   it "charges what it uses to the plan's own ties, stems and wire, and buys what is short" do

@@ -134,7 +134,7 @@ function Supplies({ plan, worked, onChange }: StageProps) {
       <ul className="py-1">
         {worked.fixings?.map((each) => (
           <li key={each.key} className="text-sm">
-            {each.count} {each.what} for {each.for}
+            {each.says} for {each.for}
           </li>
         ))}
       </ul>
