@@ -127,7 +127,7 @@ module Lantern
       @covered_in_all ||= begin
         seen = layers.reject { |layer| layer.in_place.all? { _1.front.empty? } }
         closing = seen.find { |layer| layer.closes && covered(layer).whole_of?(form) }
-        closing ? covered(closing).share_with((seen - [closing]).flat_map(&:in_place)) :
+        closing ? covered(closing).share_with((seen - [closing]).flat_map { lies_over(_1) }) :
           front.share(seen.map { hidden(_1) })
       end
     end
@@ -135,8 +135,7 @@ module Lantern
     # What is to be said of a layer: its own findings, and where it leaves the form bare.
     # @return [Array<Plan::Finding>]
     def findings(layer)
-      @overlap ||= Trim::Overlap.new(course.order.layers) { hidden(_1) }.findings
-      told = [*own_findings(layer), *@overlap.fetch(layer, [])]
+      told = [*own_findings(layer), *overlap.findings.fetch(layer, [])]
       return told if layer.found.any? { %w[form_shows crowded_fillers].include?(_1.code) }
       [*told, *covered(layer).finding(@plan.units)]
     end
@@ -173,16 +172,31 @@ module Lantern
     SHOWN = 3
     private_constant :UNDER, :SHOWN
 
+    # Whether what is to be said of a layer follows from where everything lies.
+    def waits?(layer) = !layer.closes.nil? || overlap.about?(layer)
+
     private
+
+    def overlap
+      @overlap ||= Trim::Overlap.new(course.order.layers) { |each| coarse.hidden(each) { lies_over(each) } }
+    end
 
     # As they lie on one another; what is out of sight beneath a covering is seen from behind alone.
     def undermost_first = course.order.layers.partition { _1.turn != :beneath }.flatten(1)
 
     def front = @front ||= Draw::Front.new(form)
 
+    # What is said by tenths is looked at on fewer lines.
+    def coarse = @coarse ||= Draw::Front.new(form, lines: 24)
+
     # What of the front a layer hides.
     def hidden(layer)
-      @cache.fetch(:hidden, layer, bytes: :bytes.to_proc) { front.hidden(layer) }
+      @cache.fetch(:hidden, layer, bytes: :bytes.to_proc) { front.hidden(layer) { lies_over(layer) } }
+    end
+
+    # The pieces of the front that a layer lies over.
+    def lies_over(layer)
+      (@lies_over ||= {}.compare_by_identity)[layer] ||= layer.in_place.flat_map { _1.covers(:front) }
     end
 
     # What is asked of a material, and what there is of it, is all that its cutting follows from.

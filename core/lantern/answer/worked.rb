@@ -103,7 +103,7 @@ module Lantern
 
       # Those that wait for nothing.
       def stages
-        waiting = @work.layers.select(&:closes).map { _1.class.stage.key }
+        waiting = @work.layers.select { @work.waits?(_1) }.map { _1.class.stage.key }
         coverage = Coverage.new(@work)
         (Stage::ALL.keys - waiting).to_h { |key| [key.to_s, coverage.settled?(key)] }
       end

@@ -55,12 +55,12 @@ module Lantern
       def whole_of?(form) = closed.equal?(form.areas)
 
       # The share that is hidden when other things lie on it, too.
-      # @param lies [Array<Place::Lie>]
+      # @param patches [Array<Place::Stroke, Place::Polygon>] what they lie over
       # @return [Float] 0..1
-      def share_with(lies)
-        return share if lies.empty? || @large.nil? || @large.zero?
+      def share_with(patches)
+        return share if patches.empty? || @large.nil? || @large.zero?
         coarse = bare.every([(@high / FEW_LINES / step).floor, 1].max)
-        left = coarse.less(Rows.of_patches(lies.flat_map { _1.covers(:front) }, coarse.step))
+        left = coarse.less(Rows.of_patches(patches, coarse.step))
         (share + (coarse.area - left.area) / @large).clamp(0.0, 1.0)
       end
 

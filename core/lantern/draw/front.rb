@@ -8,18 +8,19 @@ module Lantern
       LINES = 80
 
       # @param form [Form::Band]
-      def initialize(form)
-        @form = form
+      # @param lines [Integer]
+      def initialize(form, lines: LINES)
+        @form, @lines = form, lines
       end
 
       # What of the front, and beside it, a layer hides.
       # @param layer [Layer]
+      # @yieldreturn [Array<Place::Stroke, Place::Polygon>] what it lies over
       # @return [Rows]
       def hidden(layer)
-        lies = layer.in_place
         # What is coated is hidden without anything lying on it.
-        return rows(layer.closes) if lies.any?(Place::Lie::Wash)
-        Rows.of_patches(lies.flat_map { _1.covers(:front) }, step)
+        return rows(layer.closes) if layer.in_place.any?(Place::Lie::Wash)
+        Rows.of_patches(yield, step)
       end
 
       # @param hidden [Array<Rows>] by every layer
@@ -38,7 +39,7 @@ module Lantern
 
       def step
         @step ||= @form.areas.flat_map(&:filled).flatten(1).map(&:last).minmax.then { |top, bottom|
-          (bottom - top) / LINES
+          (bottom - top) / @lines
         }
       end
     end

@@ -15,35 +15,37 @@ module Lantern
       # @return [Float] the distance along the path that lies in that direction from the form's middle; where
       #   there are several, the outermost
       def along(form, hour)
-        left, top, right, bottom = form.path.box
-        middle = [(left + right) / 2, (top + bottom) / 2]
         wanted = hour / 12.0 * 2 * Math::PI - Math::PI / 2
+        near, = form.looked_at.min_by { |_, angle, out| [(off(angle, wanted) * LOOKS / 7).round, -out] }
         step = form.path.length / LOOKS
-        near = (0...LOOKS).map { _1 * step }.min_by do |along|
-          off, out = seen(form, along, middle, wanted)
-          [(off * LOOKS / 7).round, -out]
-        end
         closer = (-CLOSER..CLOSER).map { near + step * _1 / CLOSER }
         closer = closer.map { form.closed? ? _1 % form.path.length : _1.clamp(0, form.path.length) }
-        closer.min_by { seen(form, _1, middle, wanted).first.round(9) }
+        closer.min_by { off(seen(form, _1).first, wanted).round(9) }
       end
+
+      # All round the middle of the band, so closely as it is looked at first.
+      # @return [Array<(Float, Float, Float)>] how far along the path, in which direction from the form's middle, and
+      #   how far out
+      def looks(form) = (0...LOOKS).map { |i| (form.path.length / LOOKS * i).then { [_1, *seen(form, _1)] } }
 
       # @param along [Float] the distance along the path, of a closed one from twelve
       # @return [Float] the hour at which that place is
       def hour(form, along)
         along = (along(form, 12) + along) % form.path.length if form.closed?
-        left, top, right, bottom = form.path.box
-        x, y = form.path.beside(along, 0.0)
-        ((Math.atan2(y - (top + bottom) / 2, x - (left + right) / 2) + Math::PI / 2) * 6 / Math::PI) % 12
+        ((seen(form, along).first + Math::PI / 2) * 6 / Math::PI) % 12
       end
 
-      # How far off the direction a place lies, in radians, and how far out.
-      def seen(form, along, middle, wanted)
+      # In which direction from the form's middle a place lies, in radians, and how far out.
+      def seen(form, along)
+        left, top, right, bottom = form.path.box
         x, y = form.path.beside(along, 0.0)
-        x -= middle[0]
-        y -= middle[1]
-        [((Math.atan2(y, x) - wanted + Math::PI) % (2 * Math::PI) - Math::PI).abs, Math.hypot(x, y)]
+        x -= (left + right) / 2
+        y -= (top + bottom) / 2
+        [Math.atan2(y, x), Math.hypot(x, y)]
       end
+
+      # How far off the direction that is wanted another is.
+      def off(angle, wanted) = ((angle - wanted + Math::PI) % (2 * Math::PI) - Math::PI).abs
 
       # @return [String] the hour as it is said: "6 o’clock", "half past 10"
       def text(hour)
@@ -57,7 +59,7 @@ module Lantern
       # @return [(Float, Float)] the point on the middle of the band
       def point(form, hour) = form.path.beside(along(form, hour), 0.0)
 
-      private_class_method :seen
+      private_class_method :seen, :off
     end
   end
 end

@@ -17,38 +17,48 @@ module Lantern
       def initialize(layers, &hidden)
         @layers = layers.select { _1.is_a?(Placed) && _1.in_place.any? { |lie| lie.front.any? } }
         @hidden = hidden
+        @boxes, @rows = {}.compare_by_identity, {}.compare_by_identity
       end
 
       # @return [Hash{Layer=>Array<Plan::Finding>}] of those that hide something, by themselves
       def findings
-        @layers.combination(2).each_with_object({}.compare_by_identity) do |(under, over), said|
-          next if over.hiding? || over.faults.intersect?(%w[same_place hides_beneath]) || !meet?(under, over)
+        @findings ||= @layers.combination(2).each_with_object({}.compare_by_identity) do |(under, over), said|
+          next if over.hiding? || over.faults.intersect?(%w[same_place hides_beneath]) || far?(under, over)
           found = finding(under, over, share(under, over)) or next
           (said[over] ||= []) << found
         end
       end
 
+      # Whether there is another that it could hide, or be hidden by.
+      def about?(layer) = @layers.size > 1 && @layers.include?(layer)
+
       private
 
-      def meet?(under, over)
+      # Whether too little of the room that one takes is also the other's.
+      def far?(under, over)
         (left, top, right, bottom), (from, high, to, low) = [under, over].map { box(_1) }
-        left < to && from < right && top < low && high < bottom
+        wide, long = [right, to].min - [left, from].max, [bottom, low].min - [top, high].max
+        return true unless wide.positive? && long.positive?
+        wide * long < (whole?(under) ? LITTLE : MUCH) * (right - left) * (bottom - top)
       end
 
       def box(layer)
-        layer.in_place.select { _1.front.any? }.filter_map(&:box).transpose
+        @boxes[layer] ||= layer.in_place.select { _1.front.any? }.filter_map(&:box).transpose
           .then { |left, top, right, bottom| [left.min, top.min, right.max, bottom.max] }
       end
 
       # How much of one thing another hides.
       def share(under, over)
-        whole = @hidden.call(under)
-        whole.area.zero? ? 0.0 : 1 - whole.less(@hidden.call(over)).area / whole.area
+        whole = rows(under)
+        whole.area.zero? ? 0.0 : 1 - whole.less(rows(over)).area / whole.area
       end
+
+      def rows(layer) = @rows[layer] ||= @hidden.call(layer)
 
       def finding(under, over, share)
         if Array(over.on).include?(under.id)
-          return if share < MOST
+          # A bow on a bow has a measure of its own.
+          return if share < MOST || [under, over].all?(Bow)
           said(:warn, "hides_beneath",
             "It hides the #{name(under)} beneath it: make it smaller, and every layer shows.")
         elsif share >= MUCH

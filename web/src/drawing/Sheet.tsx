@@ -91,7 +91,7 @@ export function Sheet({
         id={panel}
         role="tabpanel"
         aria-label={views.find(({ key }) => key === view)!.says}
-        className="relative min-h-0 flex-1 p-2"
+        className="relative flex min-h-0 flex-1 p-2 max-sm:block"
       >
         {view === "cut" ? (
           <CutThrough drawing={drawing} girth={answer("girth")} face={answer("face")} />
@@ -160,7 +160,7 @@ function Plane({ worked, materials, side, pointed, hidden, sizing, placing, gaps
     <>
       <svg
         viewBox={box.join(" ")}
-        className="own-layer h-full w-full max-sm:h-80"
+        className="own-layer h-full w-full min-w-0 flex-1 max-sm:h-80"
         onPointerMove={point}
         onPointerLeave={() => setPiece("")}
         role={sizing || placing?.spots.length ? "group" : "img"}

@@ -7,7 +7,8 @@ export interface Difference {
 
 /** So many are told; of more, that there are more. */
 const MOST = 12
-const NOT_SAID = "–"
+/** What one of two does not say at all. */
+export const NOT_SAID = "–"
 
 /** What two documents say differently, field by field; the things of a list are known by their ids. */
 export function differences(mine: unknown, theirs: unknown): Difference[] {

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query"
-import { useCallback, useEffect, useRef, useState, type RefObject } from "react"
+import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from "react"
 import { problemsOf, type Problem } from "./client"
 import { differences } from "./differences"
 import { draftOf, dropDraft, keepDraft } from "./drafts"
@@ -71,9 +71,9 @@ function useAdopting<Row extends { version: number }, Said>(
 }
 
 /**
- * One document while it is being changed. Every change is on screen at once, can be undone, is kept on this device and
- * saved by itself a moment later. What others change shows by itself; when somebody else saved first, nothing is
- * overwritten and nothing typed is dropped: both are there until the maker has chosen.
+ * One document while it is being changed. Every change is on screen at once, can be taken back and done again, is kept
+ * on this device and saved by itself a moment later. What others change shows by itself; when somebody else saved
+ * first, nothing is overwritten and nothing typed is dropped: both are there until the maker has chosen.
  */
 export function useDocument<Row extends { version: number }, Said>(kind: DocumentKind<Row, Said>, id: number) {
   const queries = useQueryClient()
@@ -84,7 +84,7 @@ export function useDocument<Row extends { version: number }, Said>(kind: Documen
     refetchOnWindowFocus: false,
   })
   const { shown: said, now, show } = useShown<Said>()
-  const past = usePast<Said>()
+  const past = usePast<Said>(kind.own)
   const [theirs, setTheirs] = useState<Row>()
   const { setElsewhere, setRemark, ...notices } = useNotices()
   const [problems, setProblems] = useState<Problem[]>([])
@@ -155,20 +155,24 @@ export function useDocument<Row extends { version: number }, Said>(kind: Documen
     [id, keeper, kind, show],
   )
 
-  const { note, takeBack } = past
+  const { note, move } = past
   const change = useCallback(
     (next: Said) => {
       const before = now()
-      if (before !== undefined) note(before)
+      if (before !== undefined) note(before, next)
       keep(next)
     },
     [keep, note, now],
   )
 
-  const undo = useCallback(() => {
-    const before = takeBack()
-    if (before !== undefined) keep(before)
-  }, [keep, takeBack])
+  /** So many changes back, or, of less than nothing, forth. */
+  const goBack = useCallback(
+    (steps: number) => {
+      const there = move(steps)
+      if (there !== undefined) keep(there)
+    },
+    [keep, move],
+  )
 
   /** After a conflict: whose goes on. The other one stays in the undo, or is saved over. */
   const settle = (whose: "mine" | "theirs") => {
@@ -181,7 +185,7 @@ export function useDocument<Row extends { version: number }, Said>(kind: Documen
       return keeper.resume(mine)
     }
     dropDraft(kind.what, id)
-    note(mine)
+    note(mine, kind.said(theirs))
     show(kind.said(theirs))
     queries.setQueryData(kind.key(id), theirs)
     keeper.resume()
@@ -193,7 +197,7 @@ export function useDocument<Row extends { version: number }, Said>(kind: Documen
     now,
     version: useCallback(() => version.current, []),
     change,
-    undo: past.any ? undo : undefined,
+    past: useMemo(() => ({ done: past.done, undone: past.undone, goBack }), [past.done, past.undone, goBack]),
     saving,
     flush: useCallback(() => keeper.flush(), [keeper]),
     adopt,

@@ -1,18 +1,27 @@
 import { useCallback, useState } from "react"
+import { moved, noted, type Past } from "./past"
 
-const MOST_STEPS = 100
-
-/** What something was before each of the last changes, to be taken back one by one. */
-export function usePast<Said>() {
-  const [past, setPast] = useState<Said[]>([])
+/** The changes that this device made to a document, to be taken back and done again. */
+export function usePast<Said>(own: (said: Said) => unknown) {
+  const [past, setPast] = useState<Past<Said>>({ done: [], undone: [] })
   return {
-    any: past.length > 0,
-    note: useCallback((before: Said) => setPast((steps) => [...steps, before].slice(-MOST_STEPS)), []),
-    /** The last of them, which is no step any more. */
-    takeBack: useCallback(() => {
-      setPast(past.slice(0, -1))
-      return past.at(-1)
-    }, [past]),
-    forget: useCallback(() => setPast([]), []),
+    ...past,
+    note: useCallback(
+      (before: Said, after: Said) => {
+        const now = Date.now()
+        setPast((past) => noted(past, before, after, own, now))
+      },
+      [own],
+    ),
+    /** What it is when so many changes are taken back, or, of less than nothing, done again. */
+    move: useCallback(
+      (steps: number) => {
+        const there = moved(past, steps)
+        setPast(there.past)
+        return there.said
+      },
+      [past],
+    ),
+    forget: useCallback(() => setPast({ done: [], undone: [] }), []),
   }
 }

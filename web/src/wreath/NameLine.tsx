@@ -2,6 +2,7 @@ import { memo } from "react"
 import type { ChangePlan, Plan, Problem } from "../keep/client"
 import type { Saving } from "../keep/keeper"
 import { savingSays } from "../pieces/savingSays"
+import { Changes, type PastOfPlan } from "./Changes"
 import { put } from "./places"
 import { WhatIf } from "./WhatIf"
 
@@ -11,7 +12,7 @@ interface Props {
   saving: Saving
   problems: Problem[]
   onChange: ChangePlan
-  onUndo?: () => void
+  past: PastOfPlan
 }
 
 const NAME =
@@ -19,7 +20,7 @@ const NAME =
   "hover:border-base-300 focus:border-base-content"
 
 /** What the wreath is called, how many alike are made, whether it is saved, and the way back. */
-export const NameLine = memo(function NameLine({ id, plan, saving, problems, onChange, onUndo }: Props) {
+export const NameLine = memo(function NameLine({ id, plan, saving, problems, onChange, past }: Props) {
   const number = (text: string) => (/^\d+$/.test(text) ? Number(text) : text)
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 px-4 pt-2 sm:px-6">
@@ -45,11 +46,7 @@ export const NameLine = memo(function NameLine({ id, plan, saving, problems, onC
       <span role="status" className="text-sm text-quiet">
         {savingSays[saving]}
       </span>
-      {onUndo && (
-        <button type="button" className="link text-sm" onClick={onUndo}>
-          Undo
-        </button>
-      )}
+      <Changes past={past} />
       <WhatIf id={id} plan={plan} onChange={onChange} />
     </div>
   )

@@ -53,7 +53,7 @@ export function WreathScreen() {
 function OneWreath({ id, stage }: { id: number; stage: string }) {
   const wreath = useWreath(id)
   const declarations = useDeclarations().data
-  useUndoKey(wreath.undo)
+  useUndoKey(wreath.past)
   if (wreath.missing) return <Missing />
   if (!wreath.plan || !declarations) return <Fetching what="Wreath" />
   return <Open id={id} stage={stage} wreath={wreath} plan={wreath.plan} declarations={declarations} />
@@ -98,7 +98,7 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
               saving={wreath.saving}
               problems={problems}
               onChange={wreath.change}
-              onUndo={wreath.undo}
+              past={wreath.past}
             />
           </ForMakers>
           <Cord

@@ -26,17 +26,19 @@ module Lantern
 
         # The least of every scale, and of those the least of its scale; where two are alike, what is declared first.
         def smallest(material, &)
-          found = []
+          least = nil
           @table.each_layer do |number, index, layer|
             next unless layer.required.any? { _1.material == material.id }
-            layer.class.gives.each { |give| found << first(material, number, index, layer, give, &) }
+            layer.class.gives.each { |give| least = first(material, number, index, layer, give, least, &) || least }
           end
-          found.compact.min_by.with_index { |each, i| [each.share, i] }
+          least
         end
 
-        def first(material, number, index, layer, give)
+        # The first step of a scale that does, if it is less than the least of those before.
+        def first(material, number, index, layer, give, least)
           steps = give.steps(layer, @table.units)
           steps.each.with_index(1) do |value, step|
+            return if least && step.fdiv(steps.size) >= least.share
             work = @table.works[number].with_options(index, give.option => value)
             cutting = @table.neighbour(material, number, work)
             next unless yield(cutting) && !worse?(work.layers[index], layer)

@@ -39,10 +39,20 @@ module Lantern
             ends = places.map { at(_1, mark) }
             next corners.concat(round(corners.last, ends[0])) if letter == "A"
             next corners.concat(ends) if ends.size < 2
-            from = corners.last
-            corners.concat((1..PARTS).map { |i| bent([from, *ends], i.fdiv(PARTS)) })
+            corners.concat(bent([corners.last, *ends]))
           end
         end
+
+        # How much each place of a curve of so many counts on the way, part by part.
+        # Source: the polynomials of Bernstein, 1912.
+        WEIGHTS = [3, 4].to_h { |places|
+          most = places - 1
+          [places, (1..PARTS).map { |i|
+            share = i.fdiv(PARTS)
+            (0..most).map { |k| [1, most, most, 1][(k == most) ? 3 : k] * (1 - share)**(most - k) * share**k }
+          }]
+        }.freeze
+        private_constant :WEIGHTS
 
         private
 
@@ -57,10 +67,18 @@ module Lantern
           }
         end
 
-        # A place of a curve, by de Casteljau's way.
-        def bent(places, share)
-          return places.first if places.one?
-          bent(places.each_cons(2).map { |(ax, ay), (bx, by)| [ax + (bx - ax) * share, ay + (by - ay) * share] }, share)
+        # A curve's corners, but for where it begins.
+        def bent(places)
+          WEIGHTS.fetch(places.size).map do |weights|
+            x = y = 0.0
+            i = 0
+            while i < weights.size
+              x += places[i][0] * weights[i]
+              y += places[i][1] * weights[i]
+              i += 1
+            end
+            [x, y]
+          end
         end
 
         class << self
