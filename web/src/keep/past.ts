@@ -1,13 +1,12 @@
 import { differences, NOT_SAID } from "./differences"
 
-/** One change of a document: what it was before and is after, in words, and when. */
+/** One change of a document: what it was before and is after, in words. */
 export interface Step<Said> {
   before: Said
   after: Said
   /** Which field, where it is one alone. */
   what?: string
   says: string
-  at: number
 }
 
 /** The changes that this device made, and those of them that were taken back. */
@@ -17,14 +16,11 @@ export interface Past<Said> {
 }
 
 const MOST_STEPS = 100
-/** What is typed into one field without a pause is one change. */
-const PAUSE = 1500
-
 /** A change in words: "bow: tail: 6 in to 7 in". */
-export function changeSays(before: unknown, after: unknown): { what?: string; says: string } {
+export function changeSays(before: unknown, after: unknown): { what?: string; says: string } | undefined {
   const all = differences(before, after)
   const first = all[0]
-  if (!first) return { says: "Something small" }
+  if (!first) return undefined
   const what = first.what.replace(/^(layers|materials): /, "")
   const says =
     first.mine === NOT_SAID
@@ -39,15 +35,23 @@ export function changeSays(before: unknown, after: unknown): { what?: string; sa
   return all.length === 1 ? { what, says } : { says: `${says}, and ${all.length - 1} more` }
 }
 
-/** The past with one more change; what was taken back before it is gone. */
-export function noted<Said>(past: Past<Said>, before: Said, after: Said, own: (said: Said) => unknown, now: number) {
-  const { what, says } = changeSays(own(before), own(after))
+/** The past with one more change, or with more of the last one; what was taken back before it is gone. */
+export function noted<Said>(
+  past: Past<Said>,
+  before: Said,
+  after: Said,
+  own: (said: Said) => unknown,
+  more: boolean,
+): Past<Said> {
+  const change = changeSays(own(before), own(after))
+  if (!change) return past
   const last = past.done.at(-1)
-  if (last && what !== undefined && last.what === what && now - last.at < PAUSE) {
-    const whole = { ...last, after, says: changeSays(own(last.before), own(after)).says, at: now }
-    return { done: [...past.done.slice(0, -1), whole], undone: [] }
+  if (last && more && change.what !== undefined && last.what === change.what) {
+    const whole = changeSays(own(last.before), own(after))
+    const earlier = past.done.slice(0, -1)
+    return { done: whole ? [...earlier, { ...last, ...whole, after }] : earlier, undone: [] }
   }
-  return { done: [...past.done, { before, after, what, says, at: now }].slice(-MOST_STEPS), undone: [] }
+  return { done: [...past.done, { before, after, ...change }].slice(-MOST_STEPS), undone: [] }
 }
 
 /** So many changes taken back, or, of less than nothing, done again. */

@@ -1,17 +1,37 @@
-import { useCallback, useState } from "react"
+import { useCallback, useEffect, useRef, useState } from "react"
 import { moved, noted, type Past } from "./past"
+
+/** Whether a field was left, or something else touched, since the last change. */
+function useLeft() {
+  const left = useRef(true)
+  useEffect(() => {
+    const leave = () => {
+      left.current = true
+    }
+    window.addEventListener("focusout", leave, true)
+    window.addEventListener("pointerdown", leave, true)
+    return () => {
+      window.removeEventListener("focusout", leave, true)
+      window.removeEventListener("pointerdown", leave, true)
+    }
+  }, [])
+  return left
+}
 
 /** The changes that this device made to a document, to be taken back and done again. */
 export function usePast<Said>(own: (said: Said) => unknown) {
   const [past, setPast] = useState<Past<Said>>({ done: [], undone: [] })
+  const leftRef = useLeft()
   return {
     ...past,
+    /** What is typed into one field, and what is dragged in one go, is one change. */
     note: useCallback(
       (before: Said, after: Said) => {
-        const now = Date.now()
-        setPast((past) => noted(past, before, after, own, now))
+        const more = !leftRef.current
+        leftRef.current = false
+        setPast((past) => noted(past, before, after, own, more))
       },
-      [own],
+      [leftRef, own],
     ),
     /** What it is when so many changes are taken back, or, of less than nothing, done again. */
     move: useCallback(
