@@ -95,7 +95,7 @@ RSpec.describe "Six wreaths, from nothing to the cut sheet", :browser, :store do
   end
 
   it "knotted strips in three colours" do
-    begin_with "Work form, 12 in"
+    begin_with "Wire ring with ties, 12 in"
     press "Add a material…"
     material "Rust check", kind: "Fabric", sheet_width: "44", sheet_length: "36", price: "6.00"
     press "Take this: Knotted strips"

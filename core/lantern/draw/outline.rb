@@ -31,11 +31,35 @@ module Lantern
         if form.base == :wire
           wide = form.section.rail_radius * 2
           return [mark("crossbars", crossbars(form, scale), wide * 0.8, scale, coated: true),
-            mark("rails", form.section.rails.map { |x, _| rail(form, x, scale) }.join, wide, scale, coated: true)]
+            mark("rails", form.section.rails.map { |x, _| rail(form, x, scale) }.join, wide, scale, coated: true),
+            *([mark("ties", ties(form, scale), wide * 0.8, scale)] if form.ties)]
         end
         middle, join = line(form.path, 0.0, scale), form.path.pointed? ? "miter" : "round"
         [mark("band", middle, form.face, scale, cap: "butt", join:),
-          mark("band", middle, form.face * (1 - 2 * EDGE), scale, paint: "core", cap: "butt", join:, coated: true)]
+          mark("band", middle, form.face * (1 - 2 * EDGE), scale, paint: form.base.to_s, cap: "butt", join:,
+            coated: true), *(twigs(form, scale) if form.base == :vine)]
+      end
+
+      # How long a tie stands out to either side of its rail, in inches; where twigs lie across a band of vine, and how
+      # thick one is, both as shares of half its face (from memory).
+      TIE = 0.4
+      TWIGS = [-0.6, -0.2, 0.2, 0.6].freeze
+      TWIG = 0.06
+      private_constant :TIE, :TWIGS, :TWIG
+
+      # The ties that are twisted on to its rails already, evenly on each.
+      def ties(form, scale)
+        form.section.rails.flat_map { |rail, _|
+          (0...form.ties).map { |i|
+            along = form.path.length * (i + 0.5) / form.ties
+            "M#{[rail - TIE, rail + TIE].map { scale.text(*form.path.beside(along, _1)) }.join("L")}"
+          }
+        }.join
+      end
+
+      def twigs(form, scale)
+        [mark("twigs", TWIGS.map { line(form.path, _1 * form.half_face, scale) }.join, TWIG * form.half_face, scale,
+          cap: "butt")]
       end
 
       # A rib, or a stem with its edge.
@@ -44,7 +68,7 @@ module Lantern
         path = line(part.path, 0.0, scale)
         return [mark("rib", path, thin, scale)] unless part.diameter
         [mark("stem", path, part.diameter, scale, cap: "butt"),
-          mark("stem", path, [part.diameter - 2 * thin, 0].max, scale, paint: "core", cap: "butt")]
+          mark("stem", path, [part.diameter - 2 * thin, 0].max, scale, paint: band.base.to_s.then { (_1 == "wire") ? "foam" : _1 }, cap: "butt")]
       end
 
       def mark(key, path, width, scale, paint: "wire", cap: "round", join: "round", coated: false)

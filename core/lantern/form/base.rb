@@ -23,7 +23,7 @@ module Lantern
           Plan::Field::Count.new(:sections, least: 1, most: 200, default: SECTIONS, label: "Sections",
             help: "From one crossbar to the next."),
           Plan::Field::Count.new(:ties, least: 1, most: 200, fine: true, label: "Ties on a rail", default_says: "none",
-            help: "For a work form with ties twisted on already.")
+            help: "For a form that is sold with ties twisted on to its rails.")
         ],
         foam: [
           Plan::Field::Choice.new(:section, default: :round, label: "Cut through",

@@ -12,8 +12,8 @@ module Lantern
             {"base" => "wire", "shape" => "ring", "outside" => "#{outside} in", "inside" => "#{inside} in",
              "rails" => (outside < 12) ? 3 : 4}]
         },
-        ["Work form, 12 in", {"base" => "wire", "shape" => "ring", "outside" => "12 in", "inside" => "8 in",
-                              "rails" => 2}],
+        ["Wire ring with ties, 12 in", {"base" => "wire", "shape" => "ring", "outside" => "12 in", "inside" => "8 in",
+                                        "rails" => 2, "ties" => 18}],
         ["Foam ring, 12 in, round", {"base" => "foam", "shape" => "ring", "outside" => "12 in", "inside" => "8 1/2 in",
                                      "section" => "round"}],
         ["Foam ring, 12 in, flat back", {"base" => "foam", "shape" => "ring", "outside" => "12 in", "inside" => "8 in",
@@ -36,8 +36,21 @@ module Lantern
 
       module_function
 
-      # @return [Array<Hash>] for the API: `name` and `form`, as a plan document holds it
-      def declare = FORMS.map { |name, form| {"name" => name, "form" => form} }
+      # @return [Array<Hash>] for the API: `name` and `form`, as a plan document holds it, and how it looks
+      def declare
+        @declare ||= FORMS.map { |name, form| {"name" => name, "form" => form, "drawing" => drawing(form)} }
+      end
+
+      # How a form looks that somebody could begin with, in inches whatever it is said in, so that all are drawn at one
+      # scale.
+      # @param form [Hash] as a plan document holds it
+      # @param units [String]
+      # @return [Hash, nil] its `marks` and the `box` they lie in; nothing of what is no form
+      def drawing(form, units: "in")
+        band = Reader.new(:form).read(form, "form", Plan::Reading.new(units:))&.band or return
+        scale = Draw::Scale.new("in")
+        {"marks" => Draw::Outline.form(band, scale)["marks"], "box" => Draw.bounds(band, [], scale)}
+      end
     end
   end
 end

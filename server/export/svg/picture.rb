@@ -14,7 +14,8 @@ module Server
       COLOURS = {"rope" => "#c2a26b", "ribbon" => "#d9932b", "fabric" => "#e3d8bf", "mesh" => "#8aa39b",
                  "coat" => "#7f9a5c", "piece" => "#c9573a"}.freeze
       OTHER = "#c9b58f"
-      PAINTS = {"wire" => "#3f574f", "core" => "#dfe2dc", "ink" => Surface::INK, "light" => "#ffffff",
+      PAINTS = {"wire" => "#3f574f", "foam" => "#dfe2dc", "board" => "#d8c39b",
+                "vine" => "#a5825c", "ink" => Surface::INK, "light" => "#ffffff",
                 "accent" => "#e8a33a"}.freeze
       # Room round the picture, as a share of its width; how wide it is drawn, in pixels.
       MARGIN = 0.03

@@ -6,7 +6,11 @@ module Server
     module Forms
       def self.registered(app)
         app.instance_eval do
-          get("/api/forms") { JSON.generate("forms" => store.forms.all) }
+          get("/api/forms") do
+            JSON.generate("forms" => store.forms.all.map { |each|
+              each.merge("drawing" => Lantern::Form::Shelf.drawing(each["form"], units: each["units"])).compact
+            })
+          end
 
           changes("/api/forms", code: 201) { store.forms.add(sent["name"], sent["form"], sent["units"]) }
 

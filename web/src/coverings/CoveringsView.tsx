@@ -68,6 +68,21 @@ export function CoveringsView({ plan, onChoose, stay }: ViewProps) {
   const pair = picked
     .map((method) => suits?.find((each) => each.method === method))
     .filter((each) => each !== undefined)
+  const entries = (some: Compared[]) => (
+    <ul className="grid gap-x-8 md:grid-cols-2 xl:grid-cols-3">
+      {some.map((each) => (
+        <Entry
+          key={each.method}
+          compared={each}
+          known={known}
+          current={plan.layers?.[0]?.method === each.method}
+          picked={picked.includes(each.method)}
+          onPick={() => pick(each.method)}
+          onChoose={() => choose(each)}
+        />
+      ))}
+    </ul>
+  )
   return (
     <section
       aria-label="Coverings on your form"
@@ -94,19 +109,13 @@ export function CoveringsView({ plan, onChoose, stay }: ViewProps) {
           Covering the form in every way…
         </p>
       )}
-      <ul className="grid gap-x-8 md:grid-cols-2 xl:grid-cols-3">
-        {suits?.map((each) => (
-          <Entry
-            key={each.method}
-            compared={each}
-            known={known}
-            current={plan.layers?.[0]?.method === each.method}
-            picked={picked.includes(each.method)}
-            onPick={() => pick(each.method)}
-            onChoose={() => choose(each)}
-          />
-        ))}
-      </ul>
+      {suits && entries(suits.filter(({ covers }) => covers))}
+      {suits?.some(({ covers }) => !covers) && (
+        <>
+          <h3 className="pt-4 text-lg">These leave the form to be seen</h3>
+          {entries(suits.filter(({ covers }) => !covers))}
+        </>
+      )}
       {data?.coverings.some((each) => !each.suits) && (
         <>
           <h3 className="pt-4 text-lg">Not on this form</h3>

@@ -24,7 +24,7 @@ export function CutThrough({ drawing, girth, face }: { drawing: Drawing; girth: 
         )}
         <polygon
           points={points(section.hull)}
-          fill={section.solid ? "var(--core)" : "var(--color-base-200)"}
+          fill={section.solid ? `var(--${drawing.form.base})` : "var(--color-base-200)"}
           stroke="var(--wire)"
           strokeDasharray={section.solid ? undefined : `${letter * 0.5} ${letter * 0.35}`}
         />

@@ -1,9 +1,11 @@
+import type { ReactNode } from "react"
 import { answered, api, type Declarations, type Plan, type Units } from "../keep/client"
 import { useForms } from "../keep/queries"
+import { FormLines } from "../drawing/FormLines"
 import { Sketch } from "../form/ShapePicker"
 
 type Form = Plan["form"]
-type Shape = Declarations["forms"]["shapes"][number]
+type Drawn = Declarations["forms"]["shelf"][number]["drawing"]
 
 interface Props {
   declarations: Declarations
@@ -20,7 +22,8 @@ export function ChooseForm({ declarations, units, onChoose }: Props) {
     const plan = { format: "crisp-lantern/plan", version: 1, units: saidIn, form } as const
     onChoose(answered(await api.POST("/ask/units", { body: { plan, to: units } })).form)
   }
-  const shapeOf = (form: Form) => shapes.find(({ name }) => name === form.shape)
+  // The ring that is twice as wide is drawn twice as wide.
+  const scale = Math.max(...[...own, ...shelf].flatMap(({ drawing }) => (drawing ? sizesOf(drawing) : [])))
   return (
     <section aria-label="Which form?">
       <h2 className="pt-2 text-xl">Which form?</h2>
@@ -30,7 +33,7 @@ export function ChooseForm({ declarations, units, onChoose }: Props) {
             key={`own ${each.id}`}
             says={each.name}
             note="yours"
-            shape={shapeOf(each.form)}
+            picture={<AsItIs drawing={each.drawing} scale={scale} />}
             onChoose={() => void choose(each.form, each.units as Units)}
           />
         ))}
@@ -38,7 +41,7 @@ export function ChooseForm({ declarations, units, onChoose }: Props) {
           <Tile
             key={each.name}
             says={each.name}
-            shape={shapeOf(each.form)}
+            picture={<AsItIs drawing={each.drawing} scale={scale} />}
             onChoose={() => void choose(each.form, "in")}
           />
         ))}
@@ -49,7 +52,7 @@ export function ChooseForm({ declarations, units, onChoose }: Props) {
           <Tile
             key={shape.name}
             says={shape.title}
-            shape={shape}
+            picture={<Sketch shape={shape} large />}
             onChoose={() => onChoose({ base: "wire", shape: shape.name, ...shape.typical })}
           />
         ))}
@@ -58,14 +61,32 @@ export function ChooseForm({ declarations, units, onChoose }: Props) {
   )
 }
 
+const sizesOf = ({ box: [left = 0, top = 0, right = 1, bottom = 1] }: NonNullable<Drawn>) => [
+  right - left,
+  bottom - top,
+]
+
+/** A form as what it is, in a square that is so many inches wide. */
+function AsItIs({ drawing, scale }: { drawing: Drawn; scale: number }) {
+  if (!drawing) return null
+  const [left = 0, top = 0, right = 1, bottom = 1] = drawing.box
+  const wide = scale * 1.02
+  const corner = [(left + right - wide) / 2, (top + bottom - wide) / 2]
+  return (
+    <svg viewBox={[...corner, wide, wide].join(" ")} className="h-28 w-28" aria-hidden="true">
+      <FormLines form={drawing} atLeast={wide / 112} />
+    </svg>
+  )
+}
+
 interface TileProps {
   says: string
   note?: string
-  shape?: Shape
+  picture: ReactNode
   onChoose: () => void
 }
 
-function Tile({ says, note, shape, onChoose }: TileProps) {
+function Tile({ says, note, picture, onChoose }: TileProps) {
   return (
     <button
       type="button"
@@ -73,7 +94,7 @@ function Tile({ says, note, shape, onChoose }: TileProps) {
         text-center text-sm hover:border-primary"
       onClick={onChoose}
     >
-      {shape && <Sketch shape={shape} large />}
+      {picture}
       <span>
         {says}
         {note && <span className="text-quiet"> · {note}</span>}
