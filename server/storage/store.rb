@@ -43,6 +43,9 @@ module Server
     Finished = Problem.of(409, "So many were not cut for: the others are finished, and in the notebook. To make it " \
       "again, copy the wreath and cut for the copy. Nothing was changed.", at: "count")
 
+    # Raised when what is on hand is enough.
+    NothingToBuy = Problem.of(409, "What is on hand is enough: nothing has to be bought for it. Nothing was changed.")
+
     # Raised when a wreath was cut already, or was not cut at all.
     Settled = Problem.of(409, "This was done already, perhaps on another screen. Nothing was changed.")
 

@@ -50,9 +50,11 @@ module Server
         wreaths = all
         digests = wreaths.to_h { |each| [each["id"], kept.digest("summary", each["plan"])] }
         summaries = kept.of(digests.values)
+        under_way = @database[:bench_events].where(make_id: nil, late: false, kind: %w[count go]).distinct
+          .select_map(:wreath_id).to_set
         wreaths.map do |each|
           digest = digests.fetch(each["id"])
-          {**each.slice(*IN_A_LIST), "digest" => digest[0, 16],
+          {**each.slice(*IN_A_LIST), "at_bench" => under_way.include?(each["id"]), "digest" => digest[0, 16],
            "picture" => kept.digest("thumbnail", each["plan"])[0, 16],
            "about" => about(each["plan"]),
            "summary" => summaries[digest] && JSON.parse(summaries[digest])}.compact
@@ -128,6 +130,24 @@ module Server
           @forms.keep(rests, action)
           update(id, version, plan: JSON.generate(plan), cut_action: action)
         end
+      end
+
+      # Puts into the stash what has to be bought for it, whole packages, as the sheet of what to buy has them.
+      # @return [Hash] the wreath, and the number of the `action` that takes it back
+      # @raise [Missing, Outdated, Settled, NothingToBuy, Problem]
+      def buy(id, version)
+        before = find(id)
+        raise Outdated.new(before) unless before["version"] == version
+        raise Settled if before["cut"]
+        _, moves, = @answers.call(:cutting, before["plan"])
+        bought = moves.select { _1.kind == :bought }
+        raise NothingToBuy if bought.empty?
+        action = @database.atomically do
+          raise Outdated.new(find(id)) unless show(locked(id))["plan"] == before["plan"]
+          @ledger.write("bought", @materials.entries_of(bought, @materials.locked_ids(bought.map(&:material).uniq)),
+            wreath: before.slice("id", "name").transform_keys(&:to_sym))
+        end
+        find(id).merge("action" => action)
       end
 
       # What a finish settles, once the wreath is locked: the cut it belongs to, how many it was cut for, and how many

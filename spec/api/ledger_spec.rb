@@ -35,6 +35,27 @@ RSpec.describe "The ledger of the stash", :api, :store do
     expect(status).to eq 409
   end
 
+  it "takes in what was bought for a wreath, whole packages in one action, which is taken back as one" do
+    tape = stashed(ribbon(on_hand: [44]))
+    ring = wreath
+    worked = ask(:post, "/work", ring["plan"])
+    count = worked["materials"][0]["buy"].sum { _1["count"] }
+    expect(count).to be_positive
+    bought = ask(:post, "/wreaths/#{ring["id"]}/bought", {version: ring["version"]})
+    expect(on_hand(tape["id"])).to eq [44, *[108] * count]
+    expect(ledger(tape["id"]).first).to include("kind" => "bought", "change" => count, "wreath_name" => ring["name"])
+    now = ask(:post, "/work", bought["plan"])
+    expect(now["cost"]["to_buy"]).to eq "0.00"
+    ask(:post, "/wreaths/#{ring["id"]}/bought", {version: bought["version"]})
+    expect([status, on_hand(tape["id"]).size]).to eq [409, 1 + count]
+    ask(:post, "/actions/#{bought["action"]}/undo", {})
+    expect(on_hand(tape["id"])).to eq [44]
+    # What was cut has had its material.
+    done = cut(ask(:get, "/wreaths/#{ring["id"]}"))
+    ask(:post, "/wreaths/#{ring["id"]}/bought", {version: done["version"]})
+    expect(status).to eq 409
+  end
+
   it "writes a change of the list as corrections, and nothing where nothing changed" do
     tape = stashed(ribbon(on_hand: [44, "80 cm"]))
     again = ask(:get, "/materials/#{tape["id"]}")

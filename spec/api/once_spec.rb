@@ -13,7 +13,10 @@ RSpec.describe "A change that is sent twice", :api, :store do
     entry = ask(:post, "/materials/#{rope_id}/ledger", {kind: "bought", piece: "10 ft", change: 2, units: "in"})
     bought = ask(:get, "/materials/#{rope_id}/ledger?units=in")["entries"].first["action"]
     wreaths = Array.new(4) { |i|
-      ask(:post, "/wreaths", {plan: plan(name: "Ring #{i}", materials: [rope], layers: [layer("rope_coil", "rope")])})
+      # The first asks for more than is on hand.
+      quantity = i.zero? ? 3 : 1
+      ask(:post, "/wreaths",
+        {plan: plan(name: "Ring #{i}", quantity:, materials: [rope], layers: [layer("rope_coil", "rope")])})
     }
     walk = ask(:post, "/occasions", {name: "Walk", units: "in", occasion: {}})
     gone = [ask(:post, "/wreaths", {plan:}), ask(:post, "/occasions", {name: "Past", units: "in", occasion: {}}),
@@ -34,6 +37,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
       "/wreaths/#{wreaths[0]["id"]}/bench" =>
         {events: [{event: "one-event-1", step: "base.coil", kind: "count", amount: 3}]},
       "/wreaths/#{wreaths[0]["id"]}/finish" => {used: {}, note: "Once"},
+      "/wreaths/#{wreaths[0]["id"]}/bought" => {version: 1},
       "/wreaths/#{cut["id"]}/uncut" => {version: cut["version"]},
       "/wreaths/#{wreaths[2]["id"]}/cut" => -> { {version: 1, cut_sheet: sheet.call(wreaths[2])} },
       "/occasions/#{walk["id"]}/cut" =>

@@ -83,6 +83,8 @@ module Server
 
           deletes("/api/wreaths/:id") { store.wreaths }
 
+          changes("/api/wreaths/:id/bought") { store.wreaths.buy(id, sent["version"]) }
+
           changes("/api/wreaths/:id/cut") { store.wreaths.cut(id, sent["version"], sent["cut_sheet"]) }
 
           changes("/api/wreaths/:id/uncut") { store.wreaths.uncut(id, sent["version"]) }

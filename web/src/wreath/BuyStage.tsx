@@ -1,3 +1,4 @@
+import { Link } from "react-router"
 import type { Plan, WorkedMaterial, WorkedPlan } from "../keep/client"
 import { useStash } from "../keep/queries"
 import { useQuestion } from "../keep/useQuestion"
@@ -10,6 +11,7 @@ import { knownMaterials, withMaterials } from "./layers"
 import { Purchase } from "./Purchase"
 import type { StageProps } from "./stageProps"
 import { money } from "../pieces/money"
+import { Problem } from "../pieces/Problem"
 
 /** What is in hand, what to buy in whole packages, what it comes to and what is left. */
 export function BuyStage(props: StageProps) {
@@ -38,6 +40,7 @@ export function BuyStage(props: StageProps) {
           <Working lines={material.working} />
         </Purchase>
       ))}
+      <Bought {...props} worked={worked} />
       <MoneyTerms
         fields={declarations.money}
         money={plan.money}
@@ -48,6 +51,38 @@ export function BuyStage(props: StageProps) {
         <Working lines={worked.cost_working} caption="The money" />
       </div>
     </section>
+  )
+}
+
+/** From the shop: it is in the stash now, and the wreath goes on. */
+function Bought({ worked, bench, problems, bought, onBuy, refused, id }: StageProps & { worked: WorkedPlan }) {
+  const packages = worked.materials.flatMap(({ buy }) => buy).reduce((sum, { count }) => sum + count, 0)
+  const told = packages === 1 ? "the package" : `the ${packages} packages`
+  if (bench.cut || problems.length > 0 || (packages === 0 && bought === undefined)) return null
+  return (
+    <div className="py-3">
+      {refused && <Problem>{refused}</Problem>}
+      {packages > 0 ? (
+        <p className="flex flex-wrap items-center gap-3">
+          <button type="button" className="btn btn-primary" onClick={() => onBuy()}>
+            I bought it
+          </button>
+          <span className="text-sm text-quiet">Puts {told} into the stash.</span>
+        </p>
+      ) : (
+        <p className="flex flex-wrap items-center gap-3">
+          <span role="status" className="font-semibold text-secondary">
+            Bought: all of it is in the stash.
+          </span>
+          <Link className="btn btn-primary" to={`/wreaths/${id}/cut`}>
+            Cut it
+          </Link>
+          <button type="button" className="btn" onClick={() => onBuy(bought)}>
+            Take it back
+          </button>
+        </p>
+      )}
+    </div>
   )
 }
 

@@ -185,6 +185,8 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
           bench={wreath.bench}
           onTick={wreath.tick}
           onStash={wreath.settleStash}
+          bought={wreath.bought}
+          onBuy={wreath.buy}
           refused={wreath.refused}
         />
       </div>

@@ -16,5 +16,9 @@ export interface StageProps {
   onTick: (place: string, done: boolean) => unknown
   /** Takes what the sheet says out of the stash; without one, puts it back. */
   onStash: (sheet?: WorkedPlan["cut_sheet"]) => unknown
+  /** What was bought a moment ago, by the number that takes it back. */
+  bought?: number
+  /** Puts what has to be bought into the stash; or takes back what was. */
+  onBuy: (back?: number) => unknown
   refused: string
 }

@@ -79,6 +79,22 @@ export function useWreath(id: number) {
     [adopt, flush, id, queries, version],
   )
 
+  const [bought, setBought] = useState<number>()
+  /** What has to be bought is in the stash now; or, when it is taken back, is not. */
+  const buy = useCallback(
+    async (back?: number) => {
+      await flush()
+      const { data, error } =
+        back === undefined
+          ? await api.POST("/wreaths/{id}/bought", { params: { path: { id } }, body: { version: version() } })
+          : await api.POST("/actions/{id}/undo", { params: { path: { id: back } }, body: {} })
+      setRefused(data ? "" : saysOf(error))
+      if (data) setBought("action" in data ? data.action : undefined)
+      await askAgain(queries, touched.stash)
+    },
+    [flush, id, queries, version],
+  )
+
   const bench = useMemo(() => ({ cut: row?.cut ?? false, ticks: row?.ticks ?? [], made: row?.made ?? 0 }), [row])
   return {
     ...document,
@@ -87,6 +103,8 @@ export function useWreath(id: number) {
     bench,
     tick,
     settleStash,
+    bought,
+    buy,
     refused,
   }
 }

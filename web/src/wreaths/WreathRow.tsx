@@ -5,6 +5,7 @@ import { askAgain } from "../keep/keys"
 import { useIsMaker, useSummary } from "../keep/queries"
 import { money } from "../pieces/money"
 import { Prose } from "../pieces/Prose"
+import { nextOf } from "./listing"
 import { Picture } from "./Picture"
 import { Problem } from "../pieces/Problem"
 
@@ -13,6 +14,7 @@ export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: stri
   const summary = useSummary(wreath)
   const maker = useIsMaker()
   const to = `/wreaths/${wreath.id}/${maker ? "cover" : "cut"}`
+  const next = maker && !wreath.put_away ? nextOf({ ...wreath, summary }) : undefined
   const problem = wreath.problem ?? summary?.problem
   return (
     <>
@@ -38,7 +40,16 @@ export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: stri
               <Prose>{problem}</Prose>
             </p>
           )}
-          {maker && <Actions wreath={wreath} />}
+          {maker && (
+            <div className="flex flex-wrap items-center gap-x-5 gap-y-1 pt-1">
+              {next && (
+                <Link className="btn btn-primary btn-sm" to={next.to} aria-label={`${next.says}: ${wreath.name}`}>
+                  {next.says}
+                </Link>
+              )}
+              <Actions wreath={wreath} />
+            </div>
+          )}
         </div>
       </li>
     </>

@@ -80,7 +80,7 @@ type Listed = ListedWreath[]
 /** Looked through, in order, in groups, page by page. */
 function List({ wreaths }: { wreaths: Listed }) {
   const [text, setText] = useState("")
-  const [order, setOrder] = useState("planned")
+  const [order, setOrder] = useState("newest")
   const [grouping, setGrouping] = useState("none")
   const [page, setPage] = useState(0)
   const [away, setAway] = useState(false)

@@ -1,6 +1,6 @@
 import { expect, it } from "vitest"
 import type { ListedWreath } from "../keep/client"
-import { arranged, found, stateOf } from "./listing"
+import { arranged, found, nextOf, stateOf } from "./listing"
 
 const wreath = (id: number, more: Partial<ListedWreath> = {}): ListedWreath => ({
   id,
@@ -9,6 +9,7 @@ const wreath = (id: number, more: Partial<ListedWreath> = {}): ListedWreath => (
   name: `Door ${id}`,
   cut: false,
   made: 0,
+  at_bench: false,
   digest: String(id),
   picture: String(id),
   about: "wire ring Rope coil Hemp cord",
@@ -43,5 +44,21 @@ it("groups by occasion, form and state, and what cannot be worked has its own", 
   )
   expect(stateOf(wreath(1, { made: 2, cut: true }))).toBe("Made")
   expect(stateOf(wreath(1, { cut: true }))).toBe("Cut")
+  expect(stateOf(wreath(1, { made: 2, cut: true, at_bench: true }))).toBe("Being made")
   expect(stateOf(wreath(1, { summary: { problem: "too small" } }))).toBe("Not to be worked yet")
+})
+
+it("says what is to be done next, from shop to bench, and nothing of what is made or cannot be", () => {
+  const all = { says: "Rope coil on a wire ring, 14 in", to_buy: "0.00" }
+  const next = (more: Partial<ListedWreath>) => nextOf(wreath(3, more))
+  expect(next({})).toEqual({ says: "Buy for it", to: "/wreaths/3/buy" })
+  expect(next({ summary: { ...all, short: true } })?.says).toBe("Buy for it")
+  expect(next({ summary: all })).toEqual({ says: "Cut it", to: "/wreaths/3/cut" })
+  expect(next({ summary: all, cut: true })).toEqual({ says: "Make it", to: "/wreaths/3/bench" })
+  expect(next({ cut: true, at_bench: true })?.says).toBe("Go on at the bench")
+  expect([next({ made: 1, cut: true }), next({ summary: undefined }), next({ problem: "no form" })]).toEqual([
+    undefined,
+    undefined,
+    undefined,
+  ])
 })

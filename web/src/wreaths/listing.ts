@@ -9,6 +9,7 @@ export const ON_A_PAGE = 48
 export const AT_ONCE = 12
 
 export const orders: Record<string, { says: string; by: (a: ListedWreath, b: ListedWreath) => number }> = {
+  newest: { says: "Newest first", by: (a, b) => b.id - a.id },
   planned: { says: "As planned", by: (a, b) => a.id - b.id },
   changed: { says: "Changed last", by: (a, b) => b.updated_at.localeCompare(a.updated_at) || b.id - a.id },
   name: { says: "By name", by: (a, b) => alphabet.compare(a.name, b.name) },
@@ -30,10 +31,24 @@ export const groupings: Record<string, { says: string; of: (each: ListedWreath, 
 type Names = Record<number, string>
 
 /** How far a wreath is. */
-export function stateOf({ made, cut, problem, summary }: ListedWreath): string {
+export function stateOf({ made, at_bench, cut, problem, summary }: ListedWreath): string {
+  if (problem || summary?.problem) return "Not to be worked yet"
+  if (at_bench) return "Being made"
   if (made > 0) return "Made"
   if (cut) return "Cut"
-  return problem || summary?.problem ? "Not to be worked yet" : "Planned"
+  return summary && !summary.short && Number(summary.to_buy) === 0 ? "All there" : "Planned"
+}
+
+/** What is to be done next with a wreath that is so far, and where; nothing where it is made. */
+export function nextOf(wreath: ListedWreath): { says: string; to: string } | undefined {
+  const next: Record<string, { says: string; stage: string }> = {
+    "Being made": { says: "Go on at the bench", stage: "bench" },
+    Cut: { says: "Make it", stage: "bench" },
+    "All there": { says: "Cut it", stage: "cut" },
+    Planned: { says: "Buy for it", stage: "buy" },
+  }
+  const found = wreath.summary?.says ? next[stateOf(wreath)] : undefined
+  return found && { says: found.says, to: `/wreaths/${wreath.id}/${found.stage}` }
 }
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
@@ -49,7 +64,7 @@ export function found(wreaths: ListedWreath[], text: string): ListedWreath[] {
 /** In order, the groups one after another; each group begins where its name stands. */
 export function arranged(wreaths: ListedWreath[], order: string, grouping: string, occasions: Names) {
   const of = (groupings[grouping] ?? groupings.none!).of
-  const by = (orders[order] ?? orders.planned!).by
+  const by = (orders[order] ?? orders.newest!).by
   return wreaths
     .map((wreath) => ({ wreath, group: of(wreath, occasions) }))
     .sort((a, b) => (a.group === b.group ? 0 : alphabet.compare(a.group, b.group)) || by(a.wreath, b.wreath))

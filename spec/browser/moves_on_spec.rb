@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser"
+
+# From the shop to the bench, by doing; and chosen by eye.
+RSpec.describe "A wreath on its way", :browser, :store do
+  before { load_demo }
+
+  def row(name) = find("li", text: name, match: :first)
+
+  it "is bought, taken back, bought, cut and made, each from its button in the list" do
+    visit "/"
+    expect(all("h2", minimum: 2).first.text).to eq RealStore.store.wreaths.all.last["name"]
+    name = "Door 22, indigo pair"
+    row(name).click_on "Buy for it: #{name}"
+    expect(page).to have_css("[aria-label=Buy] h2", text: /to pay/)
+    hand = -> { RealStore.store.materials.all("in").sum { Array(_1["material"]["on_hand"]).size } }
+    before = hand.call
+    click_on "I bought it"
+    expect(page).to have_css("[role=status]", text: "Bought: all of it is in the stash.")
+    expect(page).to have_css("[aria-label=Buy] h2", text: "Nothing to buy")
+    expect(hand.call).to be > before
+    expect(page).to be_axe_clean
+    click_on "Take it back"
+    expect(page).to have_button("I bought it")
+    expect(hand.call).to eq before
+    click_on "I bought it"
+    click_on "Cut it"
+    click_on "I cut it"
+    expect(page).to have_text("Cut: its material is out of the stash")
+    visit "/"
+    row(name).click_on "Make it: #{name}"
+    expect(page).to have_css("h2", text: "Prepare the form")
+    click_on "Next step"
+    visit "/"
+    expect(row(name)).to have_link("Go on at the bench: #{name}")
+    select "By state", from: "Groups"
+    expect(page).to have_css("p", text: "Being made")
+    expect(page).to be_axe_clean
+  end
+
+  # An 8 in ring is a third of one of 24 in.
+  it "is begun from forms drawn as what they are and at one scale, and from what covers first" do
+    visit "/new"
+    wide = ->(name) {
+      find("button", text: name, exact_text: true).find("svg", visible: :all)
+        .evaluate_script("this.querySelector('g').getBBox().width / this.viewBox.baseVal.width")
+    }
+    expect(wide.call("Wire ring, 8 in") / wide.call("Wire ring, 24 in")).to be_within(0.005).of(8 / 24.0)
+    paints = ->(name) { find("button", text: name).all("path", visible: :all).map { _1["stroke"] }.uniq }
+    expect(paints.call("Vine ring, 18 in")).to include "var(--vine)"
+    expect(paints.call("Board ring, 14 in")).to include "var(--board)"
+    expect(page).to be_axe_clean
+    find("button", text: "Wire ring, 14 in").click
+    click_on "Next: what have you got?"
+    expect(page).to have_css("h3", text: "These leave the form to be seen")
+    titles = all("section[aria-label='Coverings on your form'] h3").map(&:text)
+    apart = titles.index("These leave the form to be seen")
+    expect(titles.first(apart)).to include("Rope coil", "Spiral wrap", "Panel")
+    expect(titles.drop(apart)).to include("Garland", "Cord along the seam")
+  end
+end
