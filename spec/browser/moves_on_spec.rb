@@ -39,6 +39,25 @@ RSpec.describe "A wreath on its way", :browser, :store do
     expect(page).to be_axe_clean
   end
 
+  it "is asked for once when it is finished uncut, and says that nothing was counted" do
+    id = RealStore.store.wreaths.all.find { _1["name"].include?("marigold wrap") }["id"]
+    visit "/wreaths/#{id}/bench"
+    find("nav[aria-label=Steps] button", text: "Look from a distance").click
+    click_on "Finish"
+    expect(page).to have_text("Nothing was counted: this is what was planned.")
+    expect(page).to have_text("Nothing was taken out of the stash for it.")
+    expect(page).to be_axe_clean
+    click_on "Take it out"
+    expect(page).to have_css("[role=status]", text: "Its material is out of the stash")
+    expect(RealStore.store.wreaths.find(id)["cut"]).to be true
+    click_on "Into the notebook"
+    expect(page).to have_css("h3 a", text: "Door 3, marigold wrap")
+    visit "/wreaths/#{id}/bench"
+    find("nav[aria-label=Steps] button", text: "Look from a distance").click
+    click_on "Finish"
+    expect(page).to have_no_text("Nothing was taken out of the stash for it.")
+  end
+
   # An 8 in ring is a third of one of 24 in.
   it "is begun from forms drawn as what they are and at one scale, and from what covers first" do
     visit "/new"

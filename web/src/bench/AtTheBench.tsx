@@ -71,6 +71,8 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
       {finishing && maker && (
         <FinishForm
           wreath={wreath}
+          sheet={worked.cut_sheet}
+          counted={Object.values(bench.counts).some((count) => count > 0)}
           waiting={bench.waiting}
           onBack={() => setFinishing(false)}
           onDone={bench.forget}

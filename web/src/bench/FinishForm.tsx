@@ -1,22 +1,29 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { useNavigate } from "react-router"
-import { answered, api, problemsOf, type Problem as Said, type Wreath } from "../keep/client"
+import { answered, api, problemsOf, type CutBar, type Problem as Said, type Wreath } from "../keep/client"
 import { keys } from "../keep/keys"
 import { nameOfItsOwn, once } from "../keep/sending"
 import { Prose } from "../pieces/Prose"
 import { PhotoInput } from "../pieces/PhotoInput"
 import { Problem } from "../pieces/Problem"
 import { Field } from "../pieces/Field"
+import { Uncut } from "./Uncut"
 
 /** The end of a make: what was really used, a note, a photo; filled in by the counts, and into the notebook. */
 export function FinishForm({
   wreath,
+  sheet,
+  counted,
   waiting,
   onBack,
   onDone,
 }: {
   wreath: Wreath
+  /** What is cut for it. */
+  sheet: CutBar[]
+  /** Whether anything was. */
+  counted: boolean
   waiting: number
   onBack: () => void
   onDone: () => void
@@ -56,8 +63,10 @@ export function FinishForm({
     <main className="mx-auto w-full max-w-2xl flex-1 px-4 pb-6">
       <h2 className="text-3xl">What did it take?</h2>
       <p className="pb-2 text-lg text-quiet">
-        Filled in from what you counted. Put right what was different: cut again, left over, thrown away.
+        {counted ? "Filled in from what you counted." : "Nothing was counted: this is what was planned."} Put right
+        what was different: cut again, left over, thrown away.
       </p>
+      <Uncut wreath={wreath} sheet={sheet} />
       {!lines && (
         <p className="text-quiet" aria-busy="true">
           {waiting > 0 ? "Waiting until everything counted has reached the server…" : "Adding up…"}
