@@ -4,7 +4,7 @@ require "timeout"
 require_relative "../support/api"
 require_relative "../../server/database/health_check"
 
-RSpec.describe Server::HealthCheck do
+RSpec.describe Server::HealthCheck, :store do
   let(:store) { RealStore.store }
   let(:seen) { Queue.new }
   let!(:check) { described_class.new(store.database).start { |there, since| seen << [there, since] } }

@@ -144,14 +144,19 @@ RSpec.describe "The lists", :browser, :store do
     visit "/"
     paper = -> { page.evaluate_script("getComputedStyle(document.body).backgroundColor") }
     day = paper.call
-    select "Evening", from: "Look"
+    visit "/settings"
+    find("label", text: "Evening", exact_text: true).click
     expect(paper.call).not_to eq day
+    expect(page).to be_axe_clean
+    visit "/"
     expect(page).to have_css("li img", count: 27, visible: :all)
     expect(page).to be_axe_clean(["color-contrast"])
     page.refresh
-    expect(page).to have_select("Look", selected: "Evening")
+    expect(page).to have_css("li img", count: 27, visible: :all)
     expect(paper.call).not_to eq day
-    select "Day", from: "Look"
+    visit "/settings"
+    expect(page).to have_checked_field("Evening", visible: :all)
+    find("label", text: "Day", exact_text: true).click
     expect(paper.call).to eq day
   end
 

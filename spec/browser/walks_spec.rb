@@ -61,7 +61,7 @@ RSpec.describe "Six wreaths, from nothing to the cut sheet", :browser, :store do
     material "Rust tape", kind: "Ribbon", length_of_a_package: "9 ft", width: "1 1/2", price: "3.20"
     press "Take this: Spiral wrap"
     press "Add a layer on top"
-    choose_from "Covering", "Stem and tendrils"
+    press "Stem and tendrils"
     choose_from "Material", "Add a material…"
     material "Jute cord", thickness: "1/4", length_of_a_package: "30 ft", price: "2.40"
     stage "Trim"

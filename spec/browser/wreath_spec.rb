@@ -155,8 +155,11 @@ RSpec.describe "A wreath on the screen", :browser, :store do
   it "keeps several layers, each with its own controls" do
     open_wreath("marigold")
     click_on "Add a layer on top"
-    expect(page).to have_css("fieldset", text: /1\. Spiral wrap\s*2\. /)
-    select "Knotted strips", from: "Covering"
+    within("dialog") do
+      expect(page).to have_css("button svg", minimum: 8, visible: :all)
+      expect(page).to be_axe_clean
+      click_on "Knotted strips"
+    end
     expect(page).to have_css("fieldset", text: /1\. Spiral wrap\s*2\. Knotted strips/)
     expect(page).to have_css("h2", text: "Knotted strips")
     click_on "Take this layer off"

@@ -62,7 +62,8 @@ module Lantern
       def needed(entry)
         material, cutting = entry.material, entry.cutting
         figure = material.counted? ? cutting.demand.number.to_s : long_text(with_joins(cutting))
-        entry(:needed, material.id, figure, "of #{material.name}", "materials.#{material.id}")
+        says = material.counted? ? material.name : "of #{material.name}"
+        entry(:needed, material.id, figure, says, "materials.#{material.id}")
       end
 
       def with_joins(cutting) = cutting.demand.total + cutting.joins * cutting.demand.join

@@ -14,15 +14,17 @@ module Lantern
         own = Array(plan["materials"])
         ids = own.filter_map { _1["id"] if _1.is_a?(Hash) }
         known = own + stash.reject { ids.include?(_1["id"]) }
-        {"coverings" => new(plan.merge("materials" => known)).to_a}
+        {"coverings" => new(plan.merge("materials" => known), own: ids).to_a}
       end
 
       # @param document [Hash] a plan; its materials are all that could be used, its layers do not count
       # @raise [Plan::Refused] when there is no such form
-      def initialize(document)
+      # @param own [Array<String>] ids of materials that are taken before any others while there is no layer
+      def initialize(document, own: [])
         @work = Work.read(document.merge("layers" => []))
         @plan = @work.plan
         @liked = Array(document["layers"]).filter_map { _1["material"] if _1.is_a?(Hash) }
+        @own = @liked.empty? ? own : []
       end
 
       # @return [Array<Hash>] ready for JSON, in the order of their titles
@@ -34,7 +36,8 @@ module Lantern
         about = {"method" => kind.method_name.to_s, "title" => kind.title, "summary" => kind.summary}
         said = said_by(kind)
         takes = Measure::Words.list(kind.takes, last: "or")
-        return about.merge("suits" => false, "why" => ["Nothing in the stash is #{takes}."]) unless said.material
+        return about.merge("suits" => false, "lacks" => true, "why" => ["Nothing in the stash is #{takes}."]) unless
+          said.material
         about.merge("suits" => true, "layer" => document_of(said), **answers(worked(said)))
       rescue Plan::Refused => refused
         about.merge("suits" => false, "why" => refused.problems.map(&:says))
@@ -53,6 +56,8 @@ module Lantern
       # else what is first on offer.
       def choose(kinds, but: nil)
         there = @plan.materials.select { _1 != but && (_1.on_hand.any? || _1.offers.any?) }
+        mine = @own.filter_map { |id| there.find { _1.id == id && kinds.include?(_1.kind) } }
+        return mine.first if mine.any?
         fits = there.group_by(&:kind).values_at(*kinds).compact.first || []
         fits.find { @liked.include?(_1.id) } || fits.max_by { |each| [on_hand(each), each.offers.any? ? 1 : 0] }
       end

@@ -48,13 +48,7 @@ module Lantern
       def off(angle, wanted) = ((angle - wanted + Math::PI) % (2 * Math::PI) - Math::PI).abs
 
       # @return [String] the hour as it is said: "6 o’clock", "half past 10"
-      def text(hour)
-        whole, part = hour.divmod(1)
-        said = whole.to_i.zero? ? 12 : whole.to_i
-        return "#{said} o’clock" if part < 0.05
-        return "half past #{said}" if (part - 0.5).abs < 0.05
-        "#{Measure::Words.short(hour.to_f.round(1))} o’clock"
-      end
+      def text(hour) = Measure::Words.hour(hour)
 
       # @return [(Float, Float)] the point on the middle of the band
       def point(form, hour) = form.path.beside(along(form, hour), 0.0)

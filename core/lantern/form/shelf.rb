@@ -36,21 +36,8 @@ module Lantern
 
       module_function
 
-      # @return [Array<Hash>] for the API: `name` and `form`, as a plan document holds it, and how it looks
-      def declare
-        @declare ||= FORMS.map { |name, form| {"name" => name, "form" => form, "drawing" => drawing(form)} }
-      end
-
-      # How a form looks that somebody could begin with, in inches whatever it is said in, so that all are drawn at one
-      # scale.
-      # @param form [Hash] as a plan document holds it
-      # @param units [String]
-      # @return [Hash, nil] its `marks` and the `box` they lie in; nothing of what is no form
-      def drawing(form, units: "in")
-        band = Reader.new(:form).read(form, "form", Plan::Reading.new(units:))&.band or return
-        scale = Draw::Scale.new("in")
-        {"marks" => Draw::Outline.form(band, scale)["marks"], "box" => Draw.bounds(band, [], scale)}
-      end
+      # @return [Array<Hash>] for the API: `name` and `form`, as a plan document holds it
+      def declare = FORMS.map { |name, form| {"name" => name, "form" => form} }
     end
   end
 end

@@ -148,6 +148,12 @@ module Lantern
       # @param options [Hash] as read
       def called(_options) = title.downcase
 
+      # What a material is to have that it is made of, if there is any such: `:wired`.
+      # @return [Symbol, nil]
+      def prefers(what = nil)
+        what ? @prefers = what : @prefers || inherited_from(:prefers)
+      end
+
       # What the layer a plan says weighs, in grams, all of it; a layer that hangs asks for it.
       # @param options [Hash] as read
       def weight_of(_options) = 0.0
@@ -156,7 +162,7 @@ module Lantern
       def declare
         {
           "method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s),
-          "several" => several, "stage" => stage.key.to_s, "options" => options.map(&:declare),
+          "several" => several, "prefers" => prefers&.to_s, "stage" => stage.key.to_s, "options" => options.map(&:declare),
           "figures" => figures.map(&:declare)
         }.compact
       end

@@ -30,6 +30,17 @@ module Lantern
       # @return [String] "93 %", "over 99 %"
       def chance(share) = (share > 0.99) ? "over 99 %" : "#{(share * 100).floor} %"
 
+      # An hour of the clock by which places are said.
+      # @param hour [Numeric] 0 to 12
+      # @return [String] "6 o’clock", "half past 10"
+      def hour(hour, places: 1)
+        whole, part = hour.divmod(1)
+        said = whole.to_i.zero? ? 12 : whole.to_i
+        return "#{said} o’clock" if part < 0.05
+        return "half past #{said}" if (part - 0.5).abs < 0.05
+        "#{short(hour.to_f.round(places))} o’clock"
+      end
+
       # @return [String] "1st", "2nd", "3rd", "14th"
       def ordinal(number)
         return "#{number}th" if (number % 100).between?(11, 13)

@@ -6,11 +6,7 @@ module Lantern
     # that is open. One of both is nil.
     Stop = Value.define(:hour, :along) do
       # @return [String] as a sentence says it
-      def says(units) = if hour
-                          "#{Measure::Words.short((hour.zero? ? 12.0 : hour).round(2))} o’clock"
-                        else
-                          Measure::Length.text(along, units:)
-                        end
+      def says(units) = hour ? Measure::Words.hour(hour, places: 2) : Measure::Length.text(along, units:)
     end
   end
 end

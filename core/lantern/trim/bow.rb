@@ -10,6 +10,8 @@ module Lantern
       trimming :bow, title: "Bow", takes: TAKES, several: true,
         summary: "Loops and tails of one ribbon, or of several on one another."
       counts :loops, :bow_loops
+      # Wired edges hold a loop (common practice).
+      prefers :wired
       hands :pinch_and_twist, :two_loops, :zigzag, :crossed, :tie_on
       laid :tail, :loop, :panel
 

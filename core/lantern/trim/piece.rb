@@ -11,6 +11,7 @@ module Lantern
       trimming :piece, title: "Bow, bundle, swag or other piece", takes: TAKES, several: true,
         summary: "Of what it is made, how, where, and what holds it."
       counts :pieces, :pieces_to_make
+      prefers :wired
       hands :pinch_and_twist, :two_loops, :zigzag, :crossed, :cone, :tie_on, :tack, :bloom
       laid :tail, :loop, :tube, :curl, :ball, :sprig, :board, :tag, :panel, :cord
 

@@ -8,7 +8,7 @@ module Server
         app.instance_eval do
           get("/api/forms") do
             JSON.generate("forms" => store.forms.all.map { |each|
-              each.merge("drawing" => Lantern::Form::Shelf.drawing(each["form"], units: each["units"])).compact
+              each.merge("drawing" => Lantern::Answer::DrawnForm.of(each["form"], units: each["units"])).compact
             })
           end
 

@@ -49,6 +49,12 @@ interface Scale {
   says: (at: Place) => string
 }
 
+/** "6 o’clock", "half past 10", as the steps say it. */
+function hourSays(hour: number): string {
+  const whole = Math.floor(hour) || 12
+  return hour % 1 === 0.5 ? `half past ${whole}` : `${hour % 1 === 0 ? whole : hour} o’clock`
+}
+
 /** As near to the middle, as a share of the form’s height, a thing that is dragged there hangs in the opening. */
 const IN_THE_MIDDLE = 0.14
 
@@ -57,7 +63,7 @@ const byClock = ([x0, y0]: Point, reach: number): Scale => ({
   point: () => undefined,
   at: (x, y) => (Math.hypot(x - x0, y - y0) < reach ? "middle" : clockOf(x - x0, y - y0)),
   moved: (at, by) => (at + by + 12) % 12,
-  says: (at) => (at === "middle" ? "in the middle" : `${at === 0 ? 12 : at} o’clock`),
+  says: (at) => (at === "middle" ? "in the middle" : hourSays(Number(at))),
 })
 
 /** An open form is measured along its middle, from its start. */

@@ -75,9 +75,9 @@ function Begun({ plan, declarations, onPlan, onLeave }: BegunProps) {
       void navigate(`/wreaths/${wreath.id}/cover`, { replace: true })
     },
   })
-  const kinds = [
-    ...new Set(declarations.coverings.filter(({ stage }) => stage === "cover").flatMap((each) => each.takes)),
-  ]
+  const taken = new Set(declarations.coverings.filter(({ stage }) => stage === "cover").flatMap((each) => each.takes))
+  // In the order in which the stash has them.
+  const kinds = declarations.materials.flatMap(({ kind }) => (taken.has(kind) ? [kind] : []))
   return (
     <>
       <SizeForm
@@ -101,7 +101,14 @@ function Begun({ plan, declarations, onPlan, onLeave }: BegunProps) {
         </section>
       )}
       {adding && (
-        <QuickMaterial kinds={kinds} units={plan.units} onAdded={() => {}} onClose={() => setAdding(false)} />
+        <QuickMaterial
+          kinds={kinds}
+          units={plan.units}
+          beside={plan.materials}
+          // What was just added is what the wreath is to be made of.
+          onAdded={(material) => onPlan((now) => ({ ...now, materials: [material, ...(now.materials ?? [])] }))}
+          onClose={() => setAdding(false)}
+        />
       )}
     </>
   )

@@ -1,9 +1,8 @@
 import { BookOpen, Settings } from "lucide-react"
-import { memo, useEffect, useState, type ReactNode } from "react"
+import { memo, useEffect, type ReactNode } from "react"
 import { NavLink } from "react-router"
 import type { Units } from "../keep/client"
 import { OpenChoice } from "./OpenChoice"
-import { chooseTheme, chosenTheme, type Theme } from "./theme"
 
 const HEAD = "flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-base-300 px-4 py-1.5 sm:px-6"
 
@@ -22,12 +21,6 @@ const places = [
   { to: "/notebook", says: "Notebook" },
 ]
 
-const looks: { value: Theme; says: string }[] = [
-  { value: "auto", says: "Look: automatic" },
-  { value: "lantern", says: "Day" },
-  { value: "dusk", says: "Evening" },
-]
-
 const measures = [
   { value: "in", says: "inches" },
   { value: "cm", says: "cm" },
@@ -44,7 +37,6 @@ export function Page({ title, units, onUnits, children }: Props) {
         <Places />
         <div className="ml-auto flex flex-wrap items-center gap-3">
           <Asides />
-          <Look />
           {onUnits && (
             <OpenChoice
               label="Units"
@@ -101,26 +93,3 @@ const isWreath = (to: string) => to === "/" && /^\/(wreaths|new)/.test(location.
 
 const placeLook = (here: boolean) =>
   `border-b-2 py-1.5 ${here ? "border-primary font-semibold" : "border-transparent text-quiet hover:border-base-300"}`
-
-/** By day, in the evening, or as the machine has it. */
-function Look() {
-  const [theme, setTheme] = useState(chosenTheme)
-  const choose = (next: Theme) => {
-    chooseTheme(next)
-    setTheme(next)
-  }
-  return (
-    <select
-      aria-label="Look"
-      className="select w-40 text-left"
-      value={theme}
-      onChange={(event) => choose(event.target.value as Theme)}
-    >
-      {looks.map((look) => (
-        <option key={look.value} value={look.value}>
-          {look.says}
-        </option>
-      ))}
-    </select>
-  )
-}

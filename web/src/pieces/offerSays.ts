@@ -7,7 +7,9 @@ type Offer = NonNullable<Material["offers"]>[number]
 export function offerSays(offer: Offer, place: string, lengths: Record<string, string>): string {
   const size =
     offer.count !== undefined
-      ? `${String(offer.count)} in a package`
+      ? offer.count === 1
+        ? "one by one"
+        : `${String(offer.count)} in a package`
       : ["width", "length"].flatMap((side) => lengths[`${place}.${side}`] ?? []).join(" by ")
   const sale = offer.sale_price === undefined ? "" : `, ${money(String(offer.sale_price))} on sale`
   return `${size} at ${money(String(offer.price))}${sale}`

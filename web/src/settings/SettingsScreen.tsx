@@ -9,6 +9,7 @@ import { ForMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { Problem } from "../pieces/Problem"
+import { Look } from "./Look"
 import { Field } from "../pieces/Field"
 
 /** Currencies that are offered; any other of ISO 4217 can be asked for by its three letters in a plan. */
@@ -21,7 +22,7 @@ const PAPERS = [
 
 const names = new Intl.DisplayNames("en", { type: "currency" })
 
-/** What holds for the whole application: the currency, and the paper that is printed on. */
+/** What holds for the whole application: the currency, the paper that is printed on; and how this device looks. */
 export function SettingsScreen() {
   const [units, setUnits] = useUnits()
   const settings = useSettings().data
@@ -40,6 +41,7 @@ export function SettingsScreen() {
     <Page title="Settings" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-3xl px-4 py-4 sm:px-6">
         <h1 className="pb-2 text-2xl">Settings</h1>
+        <Look />
         <ForMakers>
           <Field label="Currency" help="Prices keep their numbers; only the sign changes.">
             {(labelled) => (

@@ -10,39 +10,66 @@ import { put, valueAt } from "../wreath/places"
 import { slug } from "./slug"
 import { Problem } from "../pieces/Problem"
 import { Field } from "../pieces/Field"
+import { Fold } from "../pieces/Fold"
 
 interface Props {
   /** The kinds that will do where it is wanted. */
   kinds: string[]
   units: Units
+  /** What the wreath is made of already: a new one is another colour. */
+  beside?: Material[]
   onAdded: (material: Material) => void
   onClose: () => void
 }
 
 /** What makes a kind what it is; everything else can be said later, in the stash. */
-const ESSENTIAL = ["name", "width", "diameter", "sort", "picture", "colour"]
+const ESSENTIAL = ["name", "width", "wired", "diameter", "sort", "picture", "colour"]
 const OF_OFFER = ["length", "width", "count", "price"]
+const ON_SALE = ["sale_price", "sale_from", "sale_every"]
 
 type Draft = Partial<Material> & Record<string, unknown>
 
 /** A material added where it is wanted: its name, how wide it is, its colour, and what one costs. */
-export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
+export function QuickMaterial({ kinds, units, beside = [], onAdded, onClose }: Props) {
   const declared = useDeclarations().data?.materials ?? []
   const queries = useQueryClient()
-  const [draft, setDraft] = useState<Draft>({ kind: kinds[0] as Material["kind"], name: "", offers: [{}] })
+  const [added, setAdded] = useState<Material[]>([])
+  const fresh = (kind: unknown, others: Material[]) =>
+    declared
+      .find((each) => each.kind === kind)
+      ?.fields.find(({ name }) => name === "colour")
+      ?.choices?.find(({ value }) => !others.some((other) => other.colour === value))?.value
+  const [draft, setDraft] = useState<Draft>({
+    kind: kinds[0] as Material["kind"],
+    name: "",
+    colour: fresh(kinds[0], beside),
+    offers: [{}],
+    on_hand: [],
+  })
   const fields = declared.find(({ kind }) => kind === draft.kind)?.fields ?? []
   const offer = fields.find(({ name }) => name === "offers")?.of?.fields ?? []
+  const hand = fields.find(({ name }) => name === "on_hand")?.of
   // What goes with the old kind goes; what one costs stays.
   const priced = [{ price: valueAt(draft, "offers.0.price") as string | undefined }]
   const save = useMutation({
-    mutationFn: async () => {
-      const material = { ...draft, id: slug(draft.name) } as Record<string, unknown>
+    mutationFn: async (_more: boolean) => {
+      const on_hand = (draft.on_hand ?? []).filter((each: unknown) => each !== undefined && each !== "")
+      const material = { ...draft, on_hand, id: slug(draft.name) } as Record<string, unknown>
       return answered(await api.POST("/materials", { body: { units, material } }))
     },
-    onSuccess: ({ material }) => {
+    onSuccess: ({ material }, more) => {
       void askAgain(queries, touched.stash)
       onAdded(material)
-      onClose()
+      if (!more) return onClose()
+      const all = [...added, material]
+      setAdded(all)
+      setDraft({
+        ...draft,
+        name: "",
+        colour: fresh(draft.kind, [...beside, ...all]),
+        picture: undefined,
+        on_hand: [],
+      })
     },
   })
   const problems = save.error instanceof Refusal ? save.error.problems : []
@@ -63,7 +90,7 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          save.mutate()
+          save.mutate(false)
         }}
       >
         {save.isError && problems.length === 0 && <Problem>{save.error.message}</Problem>}
@@ -77,7 +104,13 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
                 .filter(({ kind }) => kinds.includes(kind))
                 .map(({ kind, title }) => ({ value: kind, says: title }))}
               onChange={(kind) =>
-                setDraft({ kind: kind as Material["kind"], name: draft.name, colour: draft.colour, offers: priced })
+                setDraft({
+                  kind: kind as Material["kind"],
+                  name: draft.name,
+                  colour: draft.colour,
+                  offers: priced,
+                  on_hand: [],
+                })
               }
             />
           </Field>
@@ -87,9 +120,23 @@ export function QuickMaterial({ kinds, units, onAdded, onClose }: Props) {
           <legend className="font-semibold">What one costs</legend>
           {chosen(offer, OF_OFFER).map((field) => control(field, `offers.0.${field.name}`))}
         </fieldset>
-        <p className="pt-4">
+        <Fold summary="On hand, and on sale">
+          {hand?.fields
+            ? hand.fields.map((field) => control(field, `on_hand.0.${field.name}`))
+            : hand && control(hand, "on_hand.0")}
+          {chosen(offer, ON_SALE).map((field) => control(field, `offers.0.${field.name}`))}
+        </Fold>
+        {added.length > 0 && (
+          <p role="status" className="pt-2 text-quiet">
+            Added: {added.map(({ name }) => name).join(", ")}.
+          </p>
+        )}
+        <p className="flex gap-3 pt-4">
           <button type="submit" className="btn btn-primary" disabled={save.isPending}>
             Add it
+          </button>
+          <button type="button" className="btn" disabled={save.isPending} onClick={() => save.mutate(true)}>
+            Add it, and another
           </button>
         </p>
       </form>

@@ -242,6 +242,7 @@ function Options(controls: Controls) {
         <QuickMaterial
           kinds={wanted.kinds}
           units={plan.units}
+          beside={plan.materials}
           onAdded={(material) => onChange(withMaterials(put(plan, wanted.at, material.id), [...known, material]))}
           onClose={() => setWanted(undefined)}
         />

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState, type ReactNode } from "react"
 import { Link } from "react-router"
-import type { Covering, Declarations, Material } from "../keep/client"
+import type { Covering, Declarations, Material, PlanLayer } from "../keep/client"
 import { useStash } from "../keep/queries"
 import { LayerControls } from "./LayerControls"
 import {
@@ -16,6 +16,7 @@ import {
 } from "./layers"
 import type { StageProps } from "./stageProps"
 
+const AddLayer = lazy(async () => ({ default: (await import("./AddLayer")).AddLayer }))
 const LayerOrder = lazy(async () => ({ default: (await import("./LayerOrder")).LayerOrder }))
 
 interface Props extends StageProps {
@@ -36,8 +37,9 @@ export function LayersStage({ stage, children, ...props }: Props) {
   const own = layersOf(plan, stage, declarations.coverings)
   const place = Math.min(chosen, Math.max(own.length - 1, 0))
   const open = own[place]
-  const add = (covering: Covering) => {
-    onChange(withLayer(props, covering, known))
+  const [adding, setAdding] = useState(false)
+  const add = (covering: Covering, layer?: PlanLayer) => {
+    onChange(withLayer(props, covering, known, layer))
     setChosen(own.length)
   }
   const names = namesOf(plan.layers ?? [], declarations.coverings, plan.materials)
@@ -69,7 +71,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
       )}
       {open && (
         <p className="no-print flex flex-wrap gap-4 pt-3 text-sm">
-          <More stage={declared} offered={offered} known={known} onAdd={add} />
+          <More stage={declared} offered={offered} onAdd={add} onAsk={() => setAdding(true)} />
           <button
             type="button"
             className="link"
@@ -88,6 +90,11 @@ export function LayersStage({ stage, children, ...props }: Props) {
             Take this layer off
           </button>
         </p>
+      )}
+      {adding && (
+        <Suspense>
+          <AddLayer plan={plan} known={known} offered={offered} onAdd={add} onClose={() => setAdding(false)} />
+        </Suspense>
       )}
       {open && asking === open.layer.id && sitting.length > 0 && (
         <WithoutIt
@@ -130,12 +137,13 @@ function WithoutIt({ names, onTakeOff, onLeave }: WithoutProps) {
   )
 }
 
-/** The plan with one more layer, of the first material that there is for it. */
-function withLayer({ plan }: StageProps, covering: Covering, known: Material[]) {
-  const material = covering.takes.flatMap((kind) => known.find((each) => each.kind === kind) ?? [])[0]
+/** The plan with one more layer, as it is given, or of the material that suits it best of what there is. */
+function withLayer({ plan }: StageProps, covering: Covering, known: Material[], given?: PlanLayer) {
+  const fits = covering.takes.flatMap((kind) => known.filter((each) => each.kind === kind))
+  const material = fits.find((each) => covering.prefers === undefined || each[covering.prefers]) ?? fits[0]
   const layers = plan.layers ?? []
   const named = covering.method === "attach" ? {} : { material: material?.id }
-  const layer = { id: freshId(layers), method: covering.method, ...named }
+  const layer = { ...(given ?? { method: covering.method, ...named }), id: freshId(layers) }
   return withMaterials({ ...plan, layers: [...layers, layer] }, known)
 }
 
@@ -178,8 +186,8 @@ function Nothing({ stage, offered, onAdd }: AddingProps) {
   )
 }
 
-/** One more of a stage: of the covering, whichever there is material for; else each by its name. */
-function More({ stage, offered, known, onAdd }: AddingProps & { known: Material[] }) {
+/** One more of a stage: of the covering, asked which; else each by its name. */
+function More({ stage, offered, onAdd, onAsk }: AddingProps & { onAsk: () => void }) {
   if (stage?.key !== "cover") {
     return offered.map((covering) => (
       <button key={covering.method} type="button" className="link" onClick={() => onAdd(covering)}>
@@ -187,10 +195,8 @@ function More({ stage, offered, known, onAdd }: AddingProps & { known: Material[
       </button>
     ))
   }
-  const next = offered.find((each) => known.some((material) => each.takes.includes(material.kind))) ?? offered[0]
-  if (!next) return null
   return (
-    <button type="button" className="link" onClick={() => onAdd(next)}>
+    <button type="button" className="link" onClick={onAsk}>
       {stage.more}
     </button>
   )

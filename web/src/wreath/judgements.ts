@@ -60,7 +60,8 @@ export function changeSays(changes: Record<string, unknown>, fields: Field[]): s
     const field = fields.find((each) => each.name === name)
     const label = (field?.label ?? name.replaceAll("_", " ")).replace(/^./, (first) => first.toLowerCase())
     const word = field?.choices?.find((choice) => choice.value === value)?.says
-    return `${label} to ${word ?? String(value)}`
+    const said = typeof value === "boolean" ? (value ? "yes" : "no") : String(value)
+    return `${label} to ${word ?? said}`
   })
   return `Set ${parts.join(" and ")}`
 }

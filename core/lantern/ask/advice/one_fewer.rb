@@ -125,7 +125,7 @@ module Lantern
           before, after = [@table.works[found.number], found.work].map { [_1, _1.layers[found.index]] }
           rows = before.last.class.figures.select { SEEN.include?(_1.key) }.filter_map do |figure|
             was, is = [before, after].map { |_, layer| layer.figures[figure.key] }
-            {"says" => figure.label, "before" => text(was), "after" => text(is)} if was && is && was != is
+            {"says" => figure.label, "before" => text(was), "after" => text(is)} if was && is && text(was) != text(is)
           end
           rows + covered(before, after)
         end
