@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "capybara/rspec"
+require "timeout"
 require_relative "../../server/http/thread_buffers"
 require_relative "chromium"
 require_relative "patience"
@@ -50,7 +51,21 @@ module Driving
   end
 
   # Nothing is asked any more, and nothing that was asked is still to come.
-  def quiet = page.driver.wait_for_network_idle(timeout: Patience.seconds(60))
+  def quiet = Driving.wait_until_quiet(page)
+
+  # Nothing that this document asked: what the one before asked while it went never comes to an end.
+  def self.wait_until_quiet(page)
+    asked = -> { page.driver.browser.network.traffic.select(&:request) }
+    Timeout.timeout(Patience.seconds(60)) do
+      loop do
+        document = asked.call.reverse.find { _1.request.type?(:document) }&.request&.loader_id
+        break if asked.call.none? { _1.request.loader_id == document && !_1.finished? }
+        sleep 0.05
+      end
+    end
+  rescue Timeout::Error
+    nil
+  end
 
   # From the first question to a wreath: a ring of the usual size, in the covering that is named.
   def begin_wreath(covering = "Rope coil")
@@ -83,7 +98,7 @@ end
 RSpec::Matchers.define :be_axe_clean do |rules|
   axe = File.read(File.expand_path("../../web/node_modules/axe-core/axe.min.js", __dir__))
   match do |page|
-    page.driver.wait_for_network_idle(timeout: Patience.seconds(60))
+    Driving.wait_until_quiet(page)
     page.execute_script(axe)
     look = <<~JS
       const [options, done] = arguments

@@ -67,8 +67,10 @@ module Lantern
         thin = (band.base == :wire) ? band.section.rail_radius * 2 : band.face * 0.04
         path = line(part.path, 0.0, scale)
         return [mark("rib", path, thin, scale)] unless part.diameter
+        # A frame's stem is a core of its own.
+        paint = (band.base == :wire) ? "foam" : band.base.to_s
         [mark("stem", path, part.diameter, scale, cap: "butt"),
-          mark("stem", path, [part.diameter - 2 * thin, 0].max, scale, paint: band.base.to_s.then { (_1 == "wire") ? "foam" : _1 }, cap: "butt")]
+          mark("stem", path, [part.diameter - 2 * thin, 0].max, scale, paint:, cap: "butt")]
       end
 
       def mark(key, path, width, scale, paint: "wire", cap: "round", join: "round", coated: false)

@@ -162,8 +162,8 @@ module Lantern
       def declare
         {
           "method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s),
-          "several" => several, "prefers" => prefers&.to_s, "stage" => stage.key.to_s, "options" => options.map(&:declare),
-          "figures" => figures.map(&:declare)
+          "several" => several, "prefers" => prefers&.to_s, "stage" => stage.key.to_s,
+          "options" => options.map(&:declare), "figures" => figures.map(&:declare)
         }.compact
       end
 

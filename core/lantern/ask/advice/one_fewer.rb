@@ -38,7 +38,7 @@ module Lantern
         def first(material, number, index, layer, give, least)
           steps = give.steps(layer, @table.units)
           steps.each.with_index(1) do |value, step|
-            return if least && step.fdiv(steps.size) >= least.share
+            break if least && step.fdiv(steps.size) >= least.share
             work = @table.works[number].with_options(index, give.option => value)
             cutting = @table.neighbour(material, number, work)
             next unless yield(cutting) && !worse?(work.layers[index], layer)

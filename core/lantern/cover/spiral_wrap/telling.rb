@@ -28,8 +28,8 @@ module Lantern
             return ["Wind the strip", "Fold the end under, glue it behind, #{lapping}. Tack every few turns."]
           end
           if pieces == :short
-            return ["Wind the strips, a turn each", "Glue a strip’s end behind, once round, its other end glued on it " \
-              "behind; the next beside it. #{Measure::Words.sentence(lapping.delete_prefix("and "))}."]
+            return ["Wind the strips, a turn each", "Glue a strip’s end behind, once round, its other end glued on " \
+              "it behind; the next beside it. #{Measure::Words.sentence(lapping.delete_prefix("and "))}."]
           end
           ["Wind the strips, one after another", "Fold the first end under, glue it behind, #{lapping}. Where a " \
             "strip ends, glue the next on it behind, lapping #{text(JOIN)}."]
