@@ -231,7 +231,20 @@ module Lantern
 
       def look
         Place::Step.new(id: "fluff", title: "Look from a distance", minutes: LOOK_MINUTES, move: :look,
-          says: "Close the gaps that show from across the room, trim the fuzz, open the loops.")
+          says: "#{Measure::Words.list(["Close the gaps that show from across the room",
+            *("trim the fuzz" if fuzzy?), *("open the loops" if looped?)])}.")
+      end
+
+      # Cord and cloth leave ends of fibre.
+      def fuzzy? = @layers.flat_map(&:materials).any? { %i[rope fabric].include?(_1.kind) }
+
+      LOOPS = %i[bow_loops loops folds].freeze
+      private_constant :LOOPS
+
+      def looped?
+        @layers.flat_map(&:in_place).any? { |lie|
+          lie.is_a?(Place::Lie::Loop) || LOOPS.include?(lie.unit.key)
+        }
       end
     end
   end

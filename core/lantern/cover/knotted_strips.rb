@@ -4,6 +4,8 @@ module Lantern
   module Cover
     # Strips tied round a rail or round the whole band, tails outward.
     class KnottedStrips < Covering
+      include Telling
+
       covering :knotted_strips, title: "Knotted strips", takes: %i[ribbon fabric mesh], several: true,
         summary: "Short strips knotted side by side, their tails outward."
       counts :pieces, :strips_to_cut
@@ -172,15 +174,6 @@ module Lantern
 
       def findings
         [*guessed, *(shrinks unless strips), *loose, *short_tails]
-      end
-
-      def steps
-        place = (knots == :outside) ? "and pull it to the outer edge" : "on the front, tails outward"
-        many = strips ? "One every #{text(bar_run / strips)}" : "#{per_section} in each section"
-        [step("knot", "Knot the strips", "#{many}#{", on rail #{rail}" if rail}: tie a double " \
-          "knot #{place}, and push them together.#{darkest_says}", count: tied, unit: :strips,
-          minutes: tied * (sheer? ? 0.14 : 0.4), pattern: ([["in this section", per_section]] unless strips),
-          rounds: ("section" unless strips), sequence:)]
       end
 
       # Round one rail they do not mean to close the band.

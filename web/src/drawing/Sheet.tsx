@@ -146,7 +146,10 @@ function Plane({ worked, materials, side, pointed, hidden, sizing, placing, gaps
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
   const letter =
     Math.max(right - left, bottom - top) * (window.matchMedia("(max-width: 40rem)").matches ? 0.05 : 0.034)
-  const box = [left - letter * 6.5, top - letter * 1.2, right - left + letter * 13, bottom - top + letter * 4.4]
+  // Room for what stands beside it: a dimension on the left, what gapes on the right.
+  const upright = drawing.dimensions.some(({ from, to, across }) => !across && from[0] === to[0])
+  const [before, behind] = [upright ? letter * 6.5 : letter * 1.2, gaps ? letter * 6.5 : letter * 1.2]
+  const box = [left - before, top - letter * 1.2, right - left + before + behind, bottom - top + letter * 4.4]
   const says = drawingSays(worked, materials, side)
   const looks = useDeclarations().data?.lies
   const [piece, setPiece] = useState("")
