@@ -132,6 +132,7 @@ RSpec.describe "A workshop", :api, :store do
     when %r{/ticks$} then {place: "x", done: true}
     when %r{/bench$} then {events: [{event: "an-event-of-theirs", step: "cut", kind: "count", amount: 5}]}
     when %r{/put-away$} then {put_away: true}
+    when %r{/bought$} then {version: 1}
     when %r{/cut$|/uncut$} then {version: 1, cut_sheet: []}
     when %r{/late$} then {take: true}
     when %r{/finish$} then {used: {}}
