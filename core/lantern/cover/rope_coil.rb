@@ -43,7 +43,7 @@ module Lantern
       # A gap as wide as the cord is thick still passes for one (common practice).
       gives :accepted_gap, to: :diameter, says: "gaps of up to %s outside"
       # One in a hundred of a covering's length nobody sees (common practice).
-      gives :ease, to: 0.01, by: 0.005, says: "the coils laid %s looser", percent: true
+      gives :ease, to: 0.01, by: 0.01, says: "the coils laid %s looser", percent: true
       gives :school, to: :even, says: "no fillers, the coils spread evenly"
 
       vary :accepted_gap, takes: :less, says: "The smallest gap outside"

@@ -48,7 +48,7 @@ module Lantern
       # Less than an eighth of an inch gapes (common practice).
       gives :lap, to: Rational(1, 8), says: "a lap of %s"
       # One in a hundred of a covering's length nobody sees (common practice).
-      gives :ease, to: 0.01, by: 0.005, says: "the turns laid %s farther apart", percent: true
+      gives :ease, to: 0.01, by: 0.01, says: "the turns laid %s farther apart", percent: true
       gives :strip_width, share: 1.15, says: "strips %s wide"
 
       vary :lap, takes: :more, says: "The widest lap", most: :lying

@@ -101,9 +101,6 @@ module Lantern
       # @return [Integer, nil] ties twisted on to each rail already
       attr_reader :ties
 
-      # All round, as {Clock} looks for an hour.
-      def looked_at = @looked_at ||= Clock.looks(self)
-
       # The whole shape, filled, out to the outside edge.
       def silhouette = @silhouette ||= Silhouette.of(self, half_face)
 

@@ -16,29 +16,28 @@ module Lantern
       #   there are several, the outermost
       def along(form, hour)
         wanted = hour / 12.0 * 2 * Math::PI - Math::PI / 2
-        near, = form.looked_at.min_by { |_, angle, out| [(off(angle, wanted) * LOOKS / 7).round, -out] }
+        near, = form.path.looked_at.min_by { |_, angle, out| [(off(angle, wanted) * LOOKS / 7).round, -out] }
         step = form.path.length / LOOKS
         closer = (-CLOSER..CLOSER).map { near + step * _1 / CLOSER }
         closer = closer.map { form.closed? ? _1 % form.path.length : _1.clamp(0, form.path.length) }
-        closer.min_by { off(seen(form, _1).first, wanted).round(9) }
+        closer.min_by { off(seen(form.path, _1).first, wanted).round(9) }
       end
 
-      # All round the middle of the band, so closely as it is looked at first.
-      # @return [Array<(Float, Float, Float)>] how far along the path, in which direction from the form's middle, and
-      #   how far out
-      def looks(form) = (0...LOOKS).map { |i| (form.path.length / LOOKS * i).then { [_1, *seen(form, _1)] } }
+      # All along a path, so closely as it is looked at first.
+      # @return [Array<(Float, Float, Float)>] how far along it, in which direction from its middle, and how far out
+      def looks(path) = (0...LOOKS).map { |i| (path.length / LOOKS * i).then { [_1, *seen(path, _1)] } }
 
       # @param along [Float] the distance along the path, of a closed one from twelve
       # @return [Float] the hour at which that place is
       def hour(form, along)
         along = (along(form, 12) + along) % form.path.length if form.closed?
-        ((seen(form, along).first + Math::PI / 2) * 6 / Math::PI) % 12
+        ((seen(form.path, along).first + Math::PI / 2) * 6 / Math::PI) % 12
       end
 
-      # In which direction from the form's middle a place lies, in radians, and how far out.
-      def seen(form, along)
-        left, top, right, bottom = form.path.box
-        x, y = form.path.beside(along, 0.0)
+      # In which direction from a path's middle a place on it lies, in radians, and how far out.
+      def seen(path, along)
+        left, top, right, bottom = path.box
+        x, y = path.beside(along, 0.0)
         x -= (left + right) / 2
         y -= (top + bottom) / 2
         [Math.atan2(y, x), Math.hypot(x, y)]

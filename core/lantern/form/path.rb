@@ -178,6 +178,9 @@ module Lantern
         end
       end
 
+      # All along it, as {Clock} looks for an hour.
+      def looked_at = @looked_at ||= Clock.looks(self)
+
       # Where the line beside it turns after a piece, on the wide side; nothing where it runs on smoothly, or on the
       # tight side.
       # @param index [Integer] which piece
