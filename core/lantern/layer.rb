@@ -163,6 +163,9 @@ module Lantern
     # @return [Hash{String=>String}] by the ids of layers
     def needs_first = {}
 
+    # Whether it has loops that are opened at the end.
+    def looped? = self.class.laid.include?(Place::Lie::Loop)
+
     # Whether the wreath hangs by it.
     def hangs? = false
 

@@ -238,14 +238,7 @@ module Lantern
       # Cord and cloth leave ends of fibre.
       def fuzzy? = @layers.flat_map(&:materials).any? { %i[rope fabric].include?(_1.kind) }
 
-      LOOPS = %i[bow_loops loops folds].freeze
-      private_constant :LOOPS
-
-      def looped?
-        @layers.flat_map(&:in_place).any? { |lie|
-          lie.is_a?(Place::Lie::Loop) || LOOPS.include?(lie.unit.key)
-        }
-      end
+      def looped? = @layers.any?(&:looped?)
     end
   end
 end

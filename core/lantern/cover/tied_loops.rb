@@ -102,6 +102,8 @@ module Lantern
             end)]
       end
 
+      def looped? = true
+
       def steps
         [*(if form.ties.nil?
              step("ties", "Twist the ties on", "#{ties} on each rail, evenly, half a chenille stem each.", count: loops,

@@ -168,6 +168,8 @@ module Lantern
         ]
       end
 
+      def looped? = parts.any?(&:loop_size)
+
       # What it is called: by its maker, or by how it is made, or what it was bought as.
       def called = name || (made.made? ? made.class.called : parts.first.name)
 
