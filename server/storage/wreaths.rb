@@ -143,7 +143,8 @@ module Server
         bought = moves.select { _1.kind == :bought }
         raise NothingToBuy if bought.empty?
         action = @database.atomically do
-          raise Outdated.new(find(id)) unless show(locked(id))["plan"] == before["plan"]
+          row = locked(id)
+          raise Outdated.new(show(row)) unless row[:version] == version && show(row)["plan"] == before["plan"]
           @ledger.write("bought", @materials.entries_of(bought, @materials.locked_ids(bought.map(&:material).uniq)),
             wreath: before.slice("id", "name").transform_keys(&:to_sym))
         end

@@ -104,6 +104,9 @@ module Server
           {lines: finish.lines(used), steps: finish.steps(seconds), over: finish.over(used)}
         end
 
+        # @return [String] how a form looks, as JSON; null where it is none
+        def drawn_form(form, units) = JSON.generate(Lantern::Answer::DrawnForm.of(form, units:))
+
         def templates(plan) = Lantern.templates(plan).map(&:to_h)
 
         # @return [String, nil] nil when there is no such part

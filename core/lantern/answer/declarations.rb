@@ -25,7 +25,8 @@ module Lantern
           "bases" => Form::Base::TITLES.map { |name, title| declared(name, title, Form::Base::FIELDS[name]) },
           "shapes" => Form.in_order.map { |name, shape| shape(name, shape) },
           "measured" => Form::Reader::MEASURED.map(&:declare), "before" => Form::Before.new(:before).declare,
-          "shelf" => Form::Shelf.declare.map { _1.merge("drawing" => DrawnForm.of(_1["form"])) }, "sheets" => Form::FromPhoto.declare_sheets
+          "shelf" => Form::Shelf.declare.map { _1.merge("drawing" => DrawnForm.of(_1["form"])) },
+          "sheets" => Form::FromPhoto.declare_sheets
         }
       end
 

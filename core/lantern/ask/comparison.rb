@@ -82,7 +82,8 @@ module Lantern
         lengths = used.reject { _1.material.counted? }
           .sum { _1.cutting.demand.total + _1.cutting.joins * _1.cutting.demand.join }
         {
-          "covers" => !work.layers.first.closes.nil?, "materials" => used.map { _1.material.name }, "figures" => Answer::Tape.new(work).figures,
+          "covers" => !work.layers.first.closes.nil?, "materials" => used.map { _1.material.name },
+          "figures" => Answer::Tape.new(work).figures,
           "length" => Measure::Length.in_units(lengths, @plan.units),
           "length_says" => lengths.zero? ? "" : Measure::Length.long_text(lengths, units: @plan.units),
           "packages" => used.sum { _1.cutting.packages }, "to_buy" => work.bill.to_h["to_buy"],

@@ -8,7 +8,9 @@ module Server
         app.instance_eval do
           get("/api/forms") do
             JSON.generate("forms" => store.forms.all.map { |each|
-              each.merge("drawing" => Lantern::Answer::DrawnForm.of(each["form"], units: each["units"])).compact
+              about = each.values_at("form", "units")
+              drawn = store.kept.fetch(store.kept.digest("drawn_form", about)) { asked(:drawn_form, *about) }
+              each.merge("drawing" => JSON.parse(drawn)).compact
             })
           end
 

@@ -120,7 +120,10 @@ export function QuickMaterial({ kinds, units, beside = [], onAdded, onClose }: P
           <legend className="font-semibold">What one costs</legend>
           {chosen(offer, OF_OFFER).map((field) => control(field, `offers.0.${field.name}`))}
         </fieldset>
-        <Fold summary="On hand, and on sale">
+        <Fold
+          summary="On hand, and on sale"
+          urgent={problems.some(({ at }) => /^(on_hand|offers\.0\.sale)/.test(at))}
+        >
           {hand?.fields
             ? hand.fields.map((field) => control(field, `on_hand.0.${field.name}`))
             : hand && control(hand, "on_hand.0")}
