@@ -176,10 +176,11 @@ module Lantern
         if own.first.id != step.id
           return step.because && [reason(own[own.index(step) - 1], step.because)]
         end
-        order.reasons(layer).filter_map do |other, says|
+        reasons = order.reasons(layer).filter_map do |other, says|
           last = steps.reverse_each.find { _1.layer == other.id }
           reason(last, says) if last
         end
+        reasons unless reasons.empty?
       end
 
       # What can be made up while a step dries.

@@ -54,6 +54,7 @@ RSpec.describe "The order at the bench" do
     expect(because("b.make", **given)).to eq ["After “Push in the fillers”: it sits on the covering."]
     expect(because("felt.back", **given)).to match [/: it hides what shows behind/]
     expect(because("b.fix", **given)).to be_nil
+    expect(because("h.hang", **given)).to be_nil
     ends = {**given, layers: [layer("hanger", nil, id: "h", kind: "rope_ends", of: "one"), layer("rope_coil", "rope")]}
     expect(because("h.hang", **ends)).to match [/After “Push in the fillers”: it is joined by its last row/]
   end
