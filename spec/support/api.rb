@@ -47,4 +47,8 @@ module Asking
   end
 end
 
-RSpec.configure { |config| config.include Asking, :api }
+RSpec.configure do |config|
+  config.include Asking, :api
+  # An example that asks for no store has none: not the one that another example has left, with its settings.
+  config.before(:each, :api) { |example| Server::App.set :store, nil unless example.metadata[:store] }
+end
