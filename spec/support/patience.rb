@@ -9,6 +9,8 @@ module Patience
   # Seconds until what never comes is given up, on an idle machine.
   FOR_A_SCREEN = 20
   MOST = 40.0
+  # Seconds for which a machine is taken to be as busy as it was when it was looked at.
+  FRESH = 5
 
   class << self
     # @return [Float] how many times longer than on an idle machine things take now; 1 at least
@@ -21,7 +23,10 @@ module Patience
     # @param seconds [Numeric] on an idle machine
     # @return [Float] by the slowest that this machine has been since the start
     def seconds(seconds)
-      factor
+      if @looked.nil? || now - @looked > FRESH
+        factor
+        @looked = now
+      end
       seconds * @slowest
     end
 
