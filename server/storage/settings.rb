@@ -2,20 +2,32 @@
 
 module Server
   class Store
-    # What holds for the whole application: the currency, and the paper that is printed on.
+    # What holds for the whole application: the currency, the paper that is printed on, what a new wreath begins with,
+    # and what is asked.
     class Settings
-      USUAL = {"currency" => "USD", "paper" => "letter"}.freeze
-      PAPERS = %w[letter a4].freeze
+      # A mark of "" is the usual one of the units that a wreath is planned in.
+      USUAL = {"currency" => "USD", "paper" => "letter", "sureness" => "0.9", "smallest_mark" => "",
+               "ask_uncut" => "yes"}.freeze
+      CHOICES = {
+        "paper" => [%w[letter a4], "Paper is “letter” or “a4”."],
+        "sureness" => [%w[0.8 0.9 0.95 0.99], "How sure is 0.8, 0.9, 0.95 or 0.99."],
+        "ask_uncut" => [%w[yes no], "It is asked, “yes”, or not, “no”."]
+      }.freeze
 
       # @raise [Problem]
       def self.check(said)
-        unless PAPERS.include?(said.fetch("paper", PAPERS.first))
-          raise Problem.at("paper", "Paper is “letter” or “a4”.")
+        CHOICES.each do |name, (values, says)|
+          raise Problem.at(name, says) unless values.include?(said.fetch(name, values.first))
         end
         reading = Lantern::Plan::Reading.new(units: "in")
-        Lantern::Plan::Field::Currency.new(:currency).read(said["currency"], "currency", reading) if said["currency"]
+        {"currency" => Lantern::Plan::Field::Currency.new(:currency), "smallest_mark" => MARK}.each do |name, field|
+          field.read(said[name], name, reading) unless said[name].to_s.empty?
+        end
         raise Problem.new(reading.problems) if reading.problems.any?
       end
+
+      MARK = Lantern::Plan::Field::Length.new(:smallest_mark, most: 4, label: "Smallest mark on your tape")
+      private_constant :MARK
 
       def initialize(database)
         @database = database

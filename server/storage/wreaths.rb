@@ -36,9 +36,10 @@ module Server
       def all
         stash, ticks = @materials.by_slug, @database[:ticks].select_hash_groups(:wreath_id, :place)
         made = @database[:makes].group_and_count(:wreath_id).as_hash(:wreath_id, :count)
+        begun = under_way.distinct.select_map(:wreath_id).to_set
         rows.order(:id).map { |row|
           listed(row, name: row[:name], plan: NO_PLAN, cut: !row[:cut_action].nil?, ticks: [], made: 0) {
-            show(row, stash, ticks.fetch(row[:id], []), made.fetch(row[:id], 0))
+            show(row, stash, ticks.fetch(row[:id], []), made.fetch(row[:id], 0), begun.include?(row[:id]))
           }
         }
       end
@@ -50,26 +51,30 @@ module Server
         wreaths = all
         digests = wreaths.to_h { |each| [each["id"], kept.digest("summary", each["plan"])] }
         summaries = kept.of(digests.values)
-        under_way = @database[:bench_events].where(make_id: nil, late: false, kind: %w[count go]).distinct
-          .select_map(:wreath_id).to_set
         wreaths.map do |each|
           digest = digests.fetch(each["id"])
-          {**each.slice(*IN_A_LIST), "at_bench" => under_way.include?(each["id"]), "digest" => digest[0, 16],
+          {"at_bench" => false, **each.slice(*IN_A_LIST), "digest" => digest[0, 16],
            "picture" => kept.digest("thumbnail", each["plan"])[0, 16],
            "about" => about(each["plan"]),
            "summary" => summaries[digest] && JSON.parse(summaries[digest])}.compact
         end
       end
 
-      # The words that a plan is found by before it is worked: its form, its layers, what they are made of.
+      # The words that a plan is found by before it is worked: its form, its layers, what they are made of, what is
+      # written on them, and the steps that the maker has put in.
       def about(plan)
         form = plan["form"].is_a?(Hash) ? plan["form"] : {}
-        layers, materials = %w[layers materials].map { |list| Array(plan[list]).grep(Hash) }
+        layers, materials, steps = %w[layers materials steps].map { |list| Array(plan[list]).grep(Hash) }
         methods = layers.filter_map { Lantern::Plan::Methods.find(_1["method"])&.title }
-        [form["base"], form["shape"], *methods, *materials.map { _1["name"] }].grep(String).join(" ")[0, 400]
+        [form["base"], form["shape"], *methods, *materials.map { _1["name"] },
+          *(layers + steps).flat_map { _1.values_at(*WORDS) }].grep(String).join(" ")[0, 800]
       end
 
-      IN_A_LIST = %w[id version updated_at name cut occasion made put_away problem].freeze
+      # What of a layer or of a step of the maker's own is written in words.
+      WORDS = %w[name written title says look].freeze
+      private_constant :WORDS
+
+      IN_A_LIST = %w[id version updated_at name cut occasion made at_bench put_away problem].freeze
 
       # The wreaths of an occasion that are still to be cut, or were cut with it; those cut by themselves
       # have had their material.
@@ -133,14 +138,15 @@ module Server
       end
 
       # Puts into the stash what has to be bought for it, whole packages, as the sheet of what to buy has them.
+      # @param only [Array<String>, nil] the materials that were bought, by their ids; all that have to be without it
       # @return [Hash] the wreath, and the number of the `action` that takes it back
       # @raise [Missing, Outdated, Settled, NothingToBuy, Problem]
-      def buy(id, version)
+      def buy(id, version, only: nil)
         before = find(id)
         raise Outdated.new(before) unless before["version"] == version
         raise Settled if before["cut"]
         _, moves, = @answers.call(:cutting, before["plan"])
-        bought = moves.select { _1.kind == :bought }
+        bought = moves.select { |move| move.kind == :bought && (only.nil? || only.include?(move.material)) }
         raise NothingToBuy if bought.empty?
         action = @database.atomically do
           row = locked(id)
@@ -228,14 +234,18 @@ module Server
 
       # The plan as it was saved, with what the stash now says of its materials; once it is cut, with
       # what the stash said then.
-      def show(row, stash = nil, ticks = nil, made = nil)
+      def show(row, stash = nil, ticks = nil, made = nil, begun = under_way.where(wreath_id: row[:id]).any?)
         plan = JSON.parse(row[:plan])
         plan = plan.merge("materials" => fresh(plan, stash || @materials.by_slug)) unless row[:cut_action]
         ticks ||= @database[:ticks].where(wreath_id: row[:id]).select_map(:place)
         made ||= @database[:makes].where(wreath_id: row[:id]).count
         stamps(row).merge("name" => row[:name], "plan" => plan, "cut" => !row[:cut_action].nil?, "ticks" => ticks,
-          "occasion" => row[:occasion_id], "made" => made, "put_away" => row[:put_away])
+          "occasion" => row[:occasion_id], "made" => made, "put_away" => row[:put_away],
+          "at_bench" => begun)
       end
+
+      # What was counted or gone to of makes that are not finished.
+      def under_way = @database[:bench_events].where(make_id: nil, late: false, kind: %w[count go])
 
       # What is shown in the place of a plan that cannot be.
       NO_PLAN = {"format" => Lantern::Plan::Document::FORMAT, "version" => 1, "units" => "in",

@@ -119,7 +119,7 @@ RSpec.describe "The door", :api, :store do
     expect(sessions.get(:last_use)).to eq noted
   end
 
-  it "answers in a sentence when the database is away, also before it is known who asks" do
+  it "answers in a sentence when the database is away, also before it is known who asks", :killing do
     first = maker
     RealStore.server.kill
     on(first, :get, "/wreaths")

@@ -211,7 +211,7 @@ RSpec.describe "The ledger of the stash", :api, :store do
   end
 
   # What was cut is out of the stash whole, or not at all, wherever the database was when it died.
-  it "adds up after the database is killed in the middle of cutting" do
+  it "adds up after the database is killed in the middle of cutting", :killing do
     tape = stashed(ribbon(on_hand: [400] * 8, offers: []))
     # Nothing is kept as a remnant, so that the same sheet holds for all of them.
     wreaths = Array.new(8) { |i| wreath(name: "Wreath #{i}", smallest_remnant: 399) }

@@ -11,12 +11,18 @@ RSpec.describe "Settings", :api, :store do
   end
 
   it "are dollars and letter until something else is said, and what is wrong is refused" do
-    expect(ask(:get, "/settings")).to eq("currency" => "USD", "paper" => "letter")
-    expect(ask(:put, "/settings", {currency: "EUR"})).to eq("currency" => "EUR", "paper" => "letter")
-    expect(ask(:put, "/settings", {paper: "a4"})).to eq("currency" => "EUR", "paper" => "a4")
+    usual = {"currency" => "USD", "paper" => "letter", "sureness" => "0.9", "smallest_mark" => "", "ask_uncut" => "yes"}
+    expect(ask(:get, "/settings")).to eq usual
+    expect(ask(:put, "/settings", {currency: "EUR"})).to eq(usual.merge("currency" => "EUR"))
+    expect(ask(:put, "/settings", {paper: "a4"})).to eq(usual.merge("currency" => "EUR", "paper" => "a4"))
+    own = {sureness: "0.95", smallest_mark: "2 mm", ask_uncut: "no"}
+    expect(ask(:put, "/settings", own)).to include(own.transform_keys(&:to_s))
+    {sureness: "1.5", smallest_mark: "a hand", ask_uncut: "perhaps"}.each do |name, said|
+      expect(ask(:put, "/settings", {name => said})["problems"][0]["at"]).to eq name.to_s
+    end
     expect(ask(:put, "/settings", {currency: "euro"})["problems"][0]["at"]).to eq "currency"
     expect(ask(:put, "/settings", {paper: "a3"})["problems"][0]["at"]).to eq "paper"
-    expect(ask(:get, "/settings")).to eq("currency" => "EUR", "paper" => "a4")
+    expect(ask(:get, "/settings")).to include("currency" => "EUR", "paper" => "a4", "smallest_mark" => "2 mm")
   end
 
   it "say in which currency a plan is reckoned that names none, and on what paper it is printed" do

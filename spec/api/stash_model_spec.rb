@@ -15,9 +15,9 @@ RSpec.describe "What moves the stash", :api, :store do
 
   def csv = Rack::MockRequest.new(app).get("/api/stash.csv?units=in", "HTTP_HOST" => "localhost").body
 
-  it "leaves on hand what came less what went, in eighty random sequences" do
+  it "leaves on hand what came less what went, in two hundred random sequences" do
     trial = Trial::Stash.new(method(:asked), method(:csv), Random.new(20_261))
-    wrong = Array.new(80) { |i|
+    wrong = Array.new(200) { |i|
       RealStore.empty
       trial.call(10)&.then { "#{i}: #{_1}" }
     }.compact

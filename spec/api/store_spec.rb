@@ -149,7 +149,7 @@ RSpec.describe "What is kept", :api, :store do
     expect { database[:wreaths].insert(name: "x", plan: "not json") }.to raise_error(Sequel::DatabaseError)
   end
 
-  it "loses nothing when the database is killed, and says so while it is away" do
+  it "loses nothing when the database is killed, and says so while it is away", :killing do
     wreath = kept
     RealStore.server.kill
     expect(ask(:get, "/wreaths/#{wreath["id"]}")["problems"][0]["says"]).to match(/database does not answer/)

@@ -39,6 +39,35 @@ RSpec.describe "A wreath on its way", :browser, :store do
     expect(page).to be_axe_clean
   end
 
+  # A shop that asks more than the stash knew, and has only some of it.
+  it "is ticked off in the shop, at the prices that are asked there, and only what is ticked is in the stash" do
+    id = RealStore.store.wreaths.all.find { _1["name"].include?("woven clover") }["id"]
+    visit "/wreaths/#{id}/buy"
+    boxes = all("input[aria-label^='In the basket']", minimum: 2).map { _1["aria-label"].split(": ", 2).last }
+    name = boxes.first
+    to_pay = -> { find("[aria-label=Buy] h2").text[/[\d.]+/].to_f }
+    before = to_pay.call
+    price = find_field("Price of one package of #{name}", match: :first)
+    expect(price["inputmode"]).to eq "decimal"
+    was = price.value.to_f
+    price.fill_in with: "much"
+    price.send_keys :enter
+    expect(page).to have_css("[role=alert]", text: /price/i)
+    price.fill_in with: (was + 1).to_s
+    price.send_keys :enter
+    expect(page).to have_no_css("[role=alert]")
+    expect(page).to have_css("[aria-label=Buy] h2", text: /to pay/)
+    page.document.synchronize { raise Capybara::ElementNotFound unless to_pay.call > before }
+    offers = -> { RealStore.store.materials.all("in").find { _1["material"]["name"] == name }["material"]["offers"] }
+    expect(offers.call.map { _1["price"].to_f }).to include was + 1
+    expect(find("[aria-label=Buy]")).to have_text(/Another \w+ will do if it is/)
+    check "In the basket: #{name}"
+    click_on "I bought what is ticked"
+    expect(page).to have_no_field("In the basket: #{name}")
+    expect(page).to have_field("In the basket: #{boxes.last}", checked: false)
+    expect(page).to have_button("I bought it")
+  end
+
   it "is asked for once when it is finished uncut, and says that nothing was counted" do
     id = RealStore.store.wreaths.all.find { _1["name"].include?("marigold wrap") }["id"]
     visit "/wreaths/#{id}/bench"

@@ -17,7 +17,7 @@ module RealStore
     actions materials pictures forms settings].freeze
 
   class << self
-    def server = @server ||= Server::PrivateDatabase.new(DIRECTORY).start.tap { unhurried }
+    def server = @server ||= Server::PrivateDatabase.new(DIRECTORY).start
 
     def database
       @database ||= server.connect("lantern_test").tap do |database|
@@ -79,13 +79,17 @@ module RealStore
     # Everything that is kept, as a file holds it.
     def archive = [].tap { |lines| store.archive.each_line { lines << _1 } }.join
 
-    # What these specs keep need not outlive a power cut: it is written to the disk once a second, and not waited for.
-    # What must outlive one (`Trial::Kills`, the application as a process) has a server of its own.
-    private def unhurried
-      root = {user: "root", password: File.read(File.join(DIRECTORY, "password")), socket: File.join(DIRECTORY, "socket")}
-      Sequel.connect(adapter: "trilogy", **root) do |server|
-        server.run("SET GLOBAL innodb_flush_log_at_trx_commit = 0")
-        server.run("SET GLOBAL sync_frm = OFF")
+    # What most specs keep need not outlive a power cut: it is written to the disk once a second, and not waited for.
+    # An example that kills this server says `:killing`; the application as a process has a server of its own.
+    # @param always [Boolean] whether what is kept is on the disk before it is answered, as the application has it
+    def durable(always)
+      return if @durable == always
+      server
+      @durable = always
+      password = File.read(File.join(DIRECTORY, "password"))
+      Sequel.connect(adapter: "trilogy", user: "root", password:, socket: File.join(DIRECTORY, "socket")) do |server|
+        server.run("SET GLOBAL innodb_flush_log_at_trx_commit = #{always ? 1 : 0}")
+        server.run("SET GLOBAL sync_frm = #{always ? "ON" : "OFF"}")
       end
     end
 

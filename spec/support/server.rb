@@ -6,7 +6,8 @@ require_relative "real"
 require_relative "../../server/http/compression"
 
 RSpec.configure do |config|
-  config.before(:each, :store) do
+  config.before(:each, :store) do |example|
+    RealStore.durable(example.metadata.key?(:killing))
     Server::App.set :store, RealStore.store
     Server::App.set :answers, RealStore.answers
     RealStore.empty

@@ -28,7 +28,7 @@ module Lantern
           "optimal" => @cutting.optimal, "bound" => money(bound), "left" => @entry.remnants.map { length(_1) },
           "cost_to_buy" => money(@entry.to_buy), "cost_used" => money(@entry.used),
           "alternatives" => choice.alternatives.map { |each| each.except(:rate).transform_keys(&:to_s) },
-          "reason" => choice.reason, "findings" => findings.map(&:to_h), "working" => working.map(&:to_h)
+          "reason" => choice.reason, "stands_in" => stands_in, "findings" => findings.map(&:to_h), "working" => working.map(&:to_h)
         }.compact
       end
 
@@ -43,6 +43,8 @@ module Lantern
       def demand = @cutting.demand
 
       def choice = @choice ||= Cost::Choice.new(@entry, @plan)
+
+      def stands_in = (Cost::StandIn.new(@material, @units).says if @cutting.bought.any?)
 
       # As a maker says it: so many, so long, so many sheets.
       def needed_says

@@ -83,7 +83,7 @@ module Server
 
           deletes("/api/wreaths/:id") { store.wreaths }
 
-          changes("/api/wreaths/:id/bought") { store.wreaths.buy(id, sent["version"]) }
+          changes("/api/wreaths/:id/bought") { store.wreaths.buy(id, sent["version"], only: sent["only"]) }
 
           changes("/api/wreaths/:id/cut") { store.wreaths.cut(id, sent["version"], sent["cut_sheet"]) }
 

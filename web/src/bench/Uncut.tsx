@@ -2,11 +2,13 @@ import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { answered, api, type CutBar, type Wreath } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
+import { useSettings } from "../keep/queries"
 import { Problem } from "../pieces/Problem"
 
 /** Made, and nothing was taken out of the stash for it: asked once. */
 export function Uncut({ wreath, sheet }: { wreath: Wreath; sheet: CutBar[] }) {
   const queries = useQueryClient()
+  const asked = useSettings().data?.ask_uncut !== "no"
   const [left, setLeft] = useState(false)
   const cut = useMutation({
     mutationFn: async () =>
@@ -31,7 +33,7 @@ export function Uncut({ wreath, sheet }: { wreath: Wreath; sheet: CutBar[] }) {
       </p>
     )
   }
-  if (wreath.cut || left || sheet.length === 0) return null
+  if (wreath.cut || left || !asked || sheet.length === 0) return null
   return (
     <div className="border-l-4 border-primary pl-3">
       <p className="flex flex-wrap items-center gap-3">

@@ -70,14 +70,16 @@ export function Sheet({
       <div className="flex items-center px-4 pt-2">
         <Tabs label="Side of the drawing" tabs={views} chosen={view} panel={panel} onChoose={setView} />
         {plan && view !== "cut" && worked.drawing.layers.length > 0 && (
-          <label className="ml-auto flex items-center gap-2 text-sm">
+          <label className="ml-auto flex items-center gap-2 text-sm whitespace-nowrap">
             <input
               type="checkbox"
               className="checkbox checkbox-sm"
               checked={looking}
               onChange={(event) => setLooking(event.target.checked)}
             />
-            Look for bare places
+            <span>
+              <span className="max-sm:sr-only">Look for </span>bare places
+            </span>
           </label>
         )}
       </div>

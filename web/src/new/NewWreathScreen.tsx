@@ -2,9 +2,17 @@ import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useCallback, useEffect, useRef, useState } from "react"
 import { useNavigate } from "react-router"
 import { CoveringsView } from "../coverings/CoveringsView"
-import { answered, api, type ChangePlan, type Declarations, type Plan, type Units } from "../keep/client"
+import {
+  answered,
+  api,
+  type ChangePlan,
+  type Declarations,
+  type Plan,
+  type Settings,
+  type Units,
+} from "../keep/client"
 import { askAgain } from "../keep/keys"
-import { useDeclarations } from "../keep/queries"
+import { useDeclarations, useSettings } from "../keep/queries"
 import { turned } from "../keep/turned"
 import { Fetching } from "../pieces/Fetching"
 import { Page } from "../pieces/Page"
@@ -21,6 +29,7 @@ import { Problem } from "../pieces/Problem"
 export function NewWreathScreen() {
   const [units, setUnits] = useUnits()
   const declarations = useDeclarations().data
+  const settings = useSettings().data
   const [plan, setPlan] = useState<Plan>()
   const latest = useRef<Plan>(undefined)
   const change = useCallback<ChangePlan>(
@@ -46,13 +55,29 @@ export function NewWreathScreen() {
             declarations={declarations}
             units={units}
             onChoose={(form) =>
-              setPlan({ format: "crisp-lantern/plan", version: 1, name: "New wreath", units, form, materials: [] })
+              setPlan({
+                format: "crisp-lantern/plan",
+                version: 1,
+                name: "New wreath",
+                units,
+                form,
+                materials: [],
+                ...begunWith(settings),
+              })
             }
           />
         )}
       </main>
     </Page>
   )
+}
+
+/** What the maker has set for new wreaths, where that is not the usual. */
+function begunWith(settings: Settings | undefined): Pick<Plan, "sureness" | "smallest_mark"> {
+  return {
+    ...(settings && settings.sureness !== "0.9" && { sureness: Number(settings.sureness) }),
+    ...(settings?.smallest_mark && { smallest_mark: settings.smallest_mark }),
+  }
 }
 
 interface BegunProps {

@@ -1,9 +1,11 @@
 import { useQueryClient } from "@tanstack/react-query"
+import { useState } from "react"
 import { Link } from "react-router"
 import { api, type Make } from "../keep/client"
 import { askAgain } from "../keep/keys"
 import { useNotebook } from "../keep/queries"
 import { ForMakers } from "../pieces/ForMakers"
+import { hasWords } from "../pieces/hasWords"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { useUnits } from "../pieces/useUnits"
@@ -16,6 +18,13 @@ export function NotebookScreen() {
   const [units, setUnits] = useUnits()
   const notebook = useNotebook()
   const { makes = [], learned = [] } = notebook.data ?? {}
+  const [text, setText] = useState("")
+  const shown = makes.filter(({ wreath_name, note, lines, steps }) =>
+    hasWords(
+      [wreath_name, note, ...lines.flatMap(({ name, title }) => [name, title]), ...steps.map(({ title }) => title)],
+      text,
+    ),
+  )
   return (
     <Page title="Notebook" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-6xl px-4 py-4 sm:px-6">
@@ -47,10 +56,21 @@ export function NotebookScreen() {
               </ul>
             </section>
             <section aria-label="What was made">
-              <h2 className="pt-3 text-lg">What was made</h2>
+              <div className="flex flex-wrap items-baseline justify-between gap-x-4 pt-3">
+                <h2 className="text-lg">What was made</h2>
+                <input
+                  type="search"
+                  aria-label="Look for what was made"
+                  placeholder="A wreath, a material, a step"
+                  className="input w-64 text-left"
+                  value={text}
+                  onChange={(event) => setText(event.target.value)}
+                />
+              </div>
+              {shown.length === 0 && <p className="py-4 text-quiet">Nothing that was made is called so.</p>}
               <ul>
                 <ForMakers quiet>
-                  {makes.map((make) => (
+                  {shown.map((make) => (
                     <Entry key={make.id} make={make} />
                   ))}
                 </ForMakers>

@@ -4,7 +4,9 @@ import { NavLink } from "react-router"
 import type { Units } from "../keep/client"
 import { OpenChoice } from "./OpenChoice"
 
-const HEAD = "flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-base-300 px-4 py-1.5 sm:px-6"
+const HEAD =
+  "flex items-center gap-x-6 gap-y-1 border-b border-base-300 px-4 py-1.5 " +
+  "max-sm:gap-x-3 max-sm:text-sm max-[24rem]:flex-wrap sm:flex-wrap sm:px-6"
 
 interface Props {
   title: string
@@ -21,7 +23,8 @@ const places = [
   { to: "/notebook", says: "Notebook" },
 ]
 
-const measures = [
+/** What lengths are said in. */
+export const MEASURES = [
   { value: "in", says: "inches" },
   { value: "cm", says: "cm" },
 ]
@@ -35,16 +38,18 @@ export function Page({ title, units, onUnits, children }: Props) {
     <>
       <header className={`no-print ${HEAD}`}>
         <Places />
-        <div className="ml-auto flex flex-wrap items-center gap-3">
+        <div className="ml-auto flex items-center gap-3">
           <Asides />
           {onUnits && (
-            <OpenChoice
-              label="Units"
-              name="units"
-              value={units}
-              onChange={(value) => onUnits(value as Units)}
-              choices={measures}
-            />
+            <span className="max-sm:hidden">
+              <OpenChoice
+                label="Units"
+                name="units"
+                value={units}
+                onChange={(value) => onUnits(value as Units)}
+                choices={MEASURES}
+              />
+            </span>
           )}
         </div>
       </header>
@@ -59,9 +64,9 @@ const Places = memo(function Places() {
     <>
       <span className="flex items-center gap-2 font-display text-lg font-bold">
         <img src="/lantern.svg" alt="" className="h-7 w-7" />
-        Crisp Lantern
+        <span className="max-sm:sr-only">Crisp Lantern</span>
       </span>
-      <nav aria-label="Places" className="flex gap-5">
+      <nav aria-label="Places" className="flex gap-5 max-sm:gap-3 max-[24rem]:flex-wrap">
         {places.map((place) => (
           <NavLink
             key={place.to}

@@ -25,7 +25,13 @@ export function Tabs<Key extends string>({ label, tabs, chosen, panel, onChoose 
     list.current?.querySelectorAll<HTMLElement>("[role=tab]")[tabs.indexOf(next)]?.focus()
   }
   return (
-    <div ref={list} role="tablist" aria-label={label} className="flex gap-5" onKeyDown={step}>
+    <div
+      ref={list}
+      role="tablist"
+      aria-label={label}
+      className="flex gap-5 whitespace-nowrap max-sm:gap-3"
+      onKeyDown={step}
+    >
       {tabs.map(({ key, says }) => (
         <button
           key={key}

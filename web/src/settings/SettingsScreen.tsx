@@ -1,12 +1,13 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
-import { answered, api, type Settings } from "../keep/client"
+import { answered, api, type Settings, type Units } from "../keep/client"
 import { keys } from "../keep/keys"
 import { useSettings } from "../keep/queries"
 import { Fetching } from "../pieces/Fetching"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { House } from "../house/House"
 import { ForMakers } from "../pieces/ForMakers"
-import { Page } from "../pieces/Page"
+import { MEASURES, Page } from "../pieces/Page"
+import { percent } from "../pieces/money"
 import { useUnits } from "../pieces/useUnits"
 import { Problem } from "../pieces/Problem"
 import { Look } from "./Look"
@@ -20,9 +21,20 @@ const PAPERS = [
   { value: "a4", says: "A4" },
 ]
 
+/** How many of a hundred wreaths are to come out with what was bought. */
+const SURE = ["0.8", "0.9", "0.95", "0.99"].map((value) => ({ value, says: percent(Number(value)) }))
+
+/** What tapes are marked in. */
+const MARKS = ["1/4 in", "1/8 in", "1/16 in", "1/32 in", "5 mm", "2 mm", "1 mm"]
+
+const ASKED = [
+  { value: "yes", says: "Yes" },
+  { value: "no", says: "No" },
+]
+
 const names = new Intl.DisplayNames("en", { type: "currency" })
 
-/** What holds for the whole application: the currency, the paper that is printed on; and how this device looks. */
+/** How this device looks and measures; what holds for the whole application, and what a new wreath begins with. */
 export function SettingsScreen() {
   const [units, setUnits] = useUnits()
   const settings = useSettings().data
@@ -41,8 +53,19 @@ export function SettingsScreen() {
     <Page title="Settings" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-3xl px-4 py-4 sm:px-6">
         <h1 className="pb-2 text-2xl">Settings</h1>
+        <h2 className="pt-1 text-lg">On this device</h2>
         <Look />
+        <Field label="Units" help="Of lists, and of new wreaths. A wreath that was planned keeps its own.">
+          <OpenChoice
+            label="Units, on this device"
+            name="units-here"
+            value={units}
+            choices={MEASURES}
+            onChange={(next) => setUnits(next as Units)}
+          />
+        </Field>
         <ForMakers>
+          <h2 className="pt-5 text-lg">Money and paper</h2>
           <Field label="Currency" help="Prices keep their numbers; only the sign changes.">
             {(labelled) => (
               <select
@@ -66,6 +89,47 @@ export function SettingsScreen() {
               value={settings.paper}
               choices={PAPERS}
               onChange={(paper) => change.mutate({ paper: paper as Settings["paper"] })}
+            />
+          </Field>
+          <h2 className="pt-5 text-lg">New wreaths</h2>
+          <Field
+            label="How sure"
+            help="That what is bought will be enough. A wreath may be surer for itself, under Cut."
+          >
+            <OpenChoice
+              label="How sure"
+              name="sureness"
+              value={settings.sureness}
+              choices={SURE}
+              onChange={(sureness) => change.mutate({ sureness: sureness as Settings["sureness"] })}
+            />
+          </Field>
+          <Field label="Smallest mark on your tape" help="Lengths to cut are rounded up to it.">
+            {(labelled) => (
+              <select
+                {...labelled}
+                className="select w-56 text-left"
+                value={settings.smallest_mark}
+                onChange={(event) => change.mutate({ smallest_mark: event.target.value })}
+              >
+                <option value="">1/8 in, or 5 mm</option>
+                {[...new Set([...MARKS, settings.smallest_mark])].filter(Boolean).map((mark) => (
+                  <option key={mark}>{mark}</option>
+                ))}
+              </select>
+            )}
+          </Field>
+          <h2 className="pt-5 text-lg">What is asked</h2>
+          <Field
+            label="Was it cut?"
+            help="When a wreath is finished whose material still lies in the stash: asked once, in one line."
+          >
+            <OpenChoice
+              label="Was it cut?"
+              name="ask-uncut"
+              value={settings.ask_uncut}
+              choices={ASKED}
+              onChange={(asked) => change.mutate({ ask_uncut: asked as Settings["ask_uncut"] })}
             />
           </Field>
           <p className="pt-2 text-sm text-quiet">Saved as soon as you choose.</p>

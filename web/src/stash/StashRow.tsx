@@ -29,7 +29,7 @@ export function StashRow({ stashed, longest, onOpen, onLedger }: Props) {
           </p>
         )}
       </div>
-      <div className="max-sm:col-start-2">
+      <div>
         {pieces.length > 0 && <Lengths stashed={stashed} longest={longest} />}
         {sheets.length > 0 && <Sheets sheets={sheets} colour={colourOf(material)} />}
         <p className="text-sm">

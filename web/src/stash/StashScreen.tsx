@@ -3,6 +3,7 @@ import type { StashMaterial } from "../keep/client"
 import { useDeclarations, useStash } from "../keep/queries"
 import { Deleted } from "../pieces/Deleted"
 import { ForMakers, OnlyMakers } from "../pieces/ForMakers"
+import { hasWords } from "../pieces/hasWords"
 import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { LedgerDialog } from "./LedgerDialog"
@@ -20,15 +21,26 @@ export function StashScreen() {
   const [open, setOpen] = useState<StashMaterial | "new">()
   const [traced, setTraced] = useState<StashMaterial>()
   const [file, setFile] = useState<"in" | "shop">()
-  const kinds =
-    declarations?.materials.filter(({ kind }) => stash.data?.some((each) => each.material.kind === kind)) ?? []
+  const [text, setText] = useState("")
+  const shown = (stash.data ?? []).filter(({ material }) =>
+    hasWords([material.name, material.kind, material.texture, material.notes], text),
+  )
+  const kinds = declarations?.materials.filter(({ kind }) => shown.some((each) => each.material.kind === kind)) ?? []
   return (
     <Page title="Stash" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-5xl px-4 py-4 sm:px-6">
         <ForMakers>
-          <div className="flex items-baseline gap-4 pb-2">
+          <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2 pb-2">
             <h1 className="text-2xl">Stash</h1>
             <span className="text-quiet">{stash.data && `${stash.data.length} materials`}</span>
+            <input
+              type="search"
+              aria-label="Look for a material"
+              placeholder="Look for a material"
+              className="input w-52 text-left"
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
             <span className="ml-auto flex flex-wrap gap-2">
               <button type="button" className="btn" onClick={() => setFile("shop")}>
                 Shop
@@ -50,8 +62,11 @@ export function StashScreen() {
               Put in what you own, remnants and all, and every plan knows what need not be bought.
             </p>
           )}
+          {stash.data && stash.data.length > 0 && shown.length === 0 && (
+            <p className="py-6 text-quiet">No material is called so.</p>
+          )}
           {kinds.map(({ kind, title }) => {
-            const own = stash.data?.filter((each) => each.material.kind === kind) ?? []
+            const own = shown.filter((each) => each.material.kind === kind)
             const longest = Math.max(1, ...own.flatMap((each) => each.pieces))
             return (
               <section key={kind} className="pt-3" aria-label={title}>

@@ -8,6 +8,7 @@ import { Working } from "../pieces/Working"
 import { Findings } from "./Findings"
 import { ofAdvice, ofFinding } from "./judgements"
 import { knownMaterials, withMaterials } from "./layers"
+import { PaidPrice } from "./PaidPrice"
 import { Purchase } from "./Purchase"
 import type { StageProps } from "./stageProps"
 import { money } from "../pieces/money"
@@ -15,7 +16,7 @@ import { Problem } from "../pieces/Problem"
 
 /** What is in hand, what to buy in whole packages, what it comes to and what is left. */
 export function BuyStage(props: StageProps) {
-  const { plan, worked, problems, declarations, onChange } = props
+  const { plan, worked, problems, declarations, onChange, bench, onTick } = props
   const advice = useAdvice(props)
   if (!worked) return null
   const needed = worked.materials.filter((material) => material.needed > 0)
@@ -36,6 +37,9 @@ export function BuyStage(props: StageProps) {
           key={material.id}
           material={insured.includes(material.id) ? { ...material, reason: undefined } : material}
           says={offersOf(plan, worked, material)}
+          ticked={bench.ticks.includes(inBasket(material))}
+          onTick={bench.cut ? undefined : (ticked) => onTick(inBasket(material), ticked)}
+          paid={bench.cut ? undefined : paidFor(props, material)}
         >
           <Working lines={material.working} />
         </Purchase>
@@ -54,18 +58,43 @@ export function BuyStage(props: StageProps) {
   )
 }
 
-/** From the shop: it is in the stash now, and the wreath goes on. */
-function Bought({ worked, bench, problems, bought, onBuy, refused, id }: StageProps & { worked: WorkedPlan }) {
-  const packages = worked.materials.flatMap(({ buy }) => buy).reduce((sum, { count }) => sum + count, 0)
+/** The place of its tick on the list for the shop. */
+const inBasket = ({ id }: WorkedMaterial) => `buy.${id}`
+
+/** Where the price of a package is typed that differs at the shop. */
+function paidFor({ plan, onChange }: StageProps, { id }: WorkedMaterial) {
+  const material = plan.materials?.find((each) => each.id === id)
+  return material && ((offer: number) => <PaidPrice {...{ plan, material, offer, onChange }} />)
+}
+
+/** From the shop: what is ticked, or all of it, is in the stash now, and the wreath goes on. */
+function Bought({
+  worked,
+  bench,
+  problems,
+  bought,
+  onBuy,
+  onTick,
+  refused,
+  id,
+}: StageProps & { worked: WorkedPlan }) {
+  const wanted = worked.materials.filter(({ buy }) => buy.length > 0)
+  const ticked = wanted.filter((material) => bench.ticks.includes(inBasket(material)))
+  const some = ticked.length > 0 && ticked.length < wanted.length
+  const packages = (some ? ticked : wanted).flatMap(({ buy }) => buy).reduce((sum, { count }) => sum + count, 0)
   const told = packages === 1 ? "the package" : `the ${packages} packages`
+  const buy = async () => {
+    const done = await onBuy(undefined, some ? ticked.map((material) => material.id) : undefined)
+    if (done) for (const material of ticked) await onTick(inBasket(material), false)
+  }
   if (bench.cut || problems.length > 0 || (packages === 0 && bought === undefined)) return null
   return (
     <div className="py-3">
       {refused && <Problem>{refused}</Problem>}
       {packages > 0 ? (
         <p className="flex flex-wrap items-center gap-3">
-          <button type="button" className="btn btn-primary" onClick={() => onBuy()}>
-            I bought it
+          <button type="button" className="btn btn-primary" onClick={() => void buy()}>
+            {some ? "I bought what is ticked" : "I bought it"}
           </button>
           <span className="text-sm text-quiet">Puts {told} into the stash.</span>
         </p>
@@ -77,7 +106,7 @@ function Bought({ worked, bench, problems, bought, onBuy, refused, id }: StagePr
           <Link className="btn btn-primary" to={`/wreaths/${id}/cut`}>
             Cut it
           </Link>
-          <button type="button" className="btn" onClick={() => onBuy(bought)}>
+          <button type="button" className="btn" onClick={() => void onBuy(bought)}>
             Take it back
           </button>
         </p>

@@ -7,26 +7,44 @@ interface Props {
   material: WorkedMaterial
   /** Its offers as a maker would say them. */
   says: string[]
+  /** In the basket already; told where a list is ticked off. */
+  ticked?: boolean
+  onTick?: (ticked: boolean) => void
+  /** What one package of an offer costs, where it can be typed. */
+  paid?: (offer: number) => ReactNode
   /** The sum behind it. */
   children?: ReactNode
 }
 
 /** One material to buy: the packages, what else there is to choose from, how sure it is, and why. */
-export function Purchase({ material, says, children }: Props) {
+export function Purchase({ material, says, ticked = false, onTick, paid, children }: Props) {
   return (
     <div className="border-b border-base-300 py-3">
       <h3 className="flex justify-between text-lg">
-        <span>{material.name}</span>
+        {onTick && material.buy.length > 0 ? (
+          <label className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="checkbox"
+              aria-label={`In the basket: ${material.name}`}
+              checked={ticked}
+              onChange={(event) => onTick(event.target.checked)}
+            />
+            <span className={ticked ? "text-quiet line-through" : ""}>{material.name}</span>
+          </label>
+        ) : (
+          <span>{material.name}</span>
+        )}
         <span>{money(material.cost_to_buy)}</span>
       </h3>
       {material.buy.length === 0 && material.short === 0 && <p>What you have is enough.</p>}
       <ul>
         {material.buy.map((buy) => (
-          <li key={buy.offer} className="flex justify-between gap-4">
+          <li key={buy.offer} className="flex flex-wrap items-center justify-between gap-x-4">
             <span>
               <b>{buy.count}</b> × <Prose>{says[buy.offer] ?? ""}</Prose>
             </span>
-            <span>{money(buy.cost)}</span>
+            {paid?.(buy.offer) ?? <span>{money(buy.cost)}</span>}
           </li>
         ))}
       </ul>
@@ -37,6 +55,11 @@ export function Purchase({ material, says, children }: Props) {
             <Prose>{finding.says}</Prose>
           </p>
         ))}
+      {material.stands_in && (
+        <p className="text-sm">
+          <Prose>{material.stands_in}</Prose>
+        </p>
+      )}
       {material.reason && (
         <p className="text-sm">
           <Prose>{material.reason}</Prose>

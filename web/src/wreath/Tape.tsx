@@ -6,6 +6,12 @@ import { Working } from "../pieces/Working"
 import { changesSay } from "./changesSay"
 import { workingFor } from "./workings"
 
+const FIGURES = "flex overflow-x-auto px-4 pb-2 max-sm:snap-x max-sm:snap-mandatory sm:px-6"
+/** On a phone two at once, swiped to the next. */
+const FIGURE =
+  "min-w-24 max-w-72 grow basis-auto border-l border-base-content/35 first:border-l-0 " +
+  "max-sm:max-w-none max-sm:shrink-0 max-sm:basis-1/2 max-sm:snap-start"
+
 /** The measuring tape across the foot of a wreath: the answers, each opening its sum. */
 export const Tape = memo(function Tape({ worked, stale }: { worked: WorkedPlan; stale: boolean }) {
   const [open, setOpen] = useState<TapeFigure>()
@@ -19,12 +25,9 @@ export const Tape = memo(function Tape({ worked, stale }: { worked: WorkedPlan; 
       {worked.tape.length === 0 && (
         <p className="px-6 pb-4">Choose a covering and a material: the answers stand here.</p>
       )}
-      <ul className={`flex overflow-x-auto px-4 pb-2 sm:px-6 ${stale ? "opacity-60" : ""}`}>
+      <ul className={`${FIGURES} ${stale ? "opacity-60" : ""}`}>
         {worked.tape.map((figure) => (
-          <li
-            key={figure.id}
-            className="min-w-24 max-w-72 grow basis-auto border-l border-base-content/35 first:border-l-0"
-          >
+          <li key={figure.id} className={FIGURE}>
             <Figure figure={figure} onOpen={() => setOpen(figure)} />
           </li>
         ))}

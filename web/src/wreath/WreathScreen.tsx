@@ -9,7 +9,8 @@ import { ChangedElsewhere } from "../pieces/ChangedElsewhere"
 import { Conflict } from "../pieces/Conflict"
 import { Fetching } from "../pieces/Fetching"
 import { ForMakers } from "../pieces/ForMakers"
-import { Page } from "../pieces/Page"
+import { OpenChoice } from "../pieces/OpenChoice"
+import { MEASURES, Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { Remark } from "../pieces/Remark"
 import { BuyStage } from "./BuyStage"
@@ -26,6 +27,7 @@ import { TrimStage } from "./TrimStage"
 import { useUndoKey } from "./useUndoKey"
 import { useWreath } from "./useWreath"
 import { Problem } from "../pieces/Problem"
+import { stateOf } from "../wreaths/listing"
 
 const CoveringsView = lazy(async () => ({ default: (await import("../coverings/CoveringsView")).CoveringsView }))
 
@@ -79,7 +81,8 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
   const problems = work?.problems ?? NO_PROBLEMS
   const maker = useIsMaker()
   const changeUnits = async (units: Units) => wreath.change(await turned(() => wreath.now() ?? plan, units))
-  const parts = { id, stage, wreath, plan, declarations, worked, problems, unworked: unworked?.message }
+  const about = { plan, declarations, worked, problems, unworked: unworked?.message }
+  const parts = { id, stage, wreath, onUnits: changeUnits, ...about }
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Page
@@ -99,6 +102,7 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
               problems={problems}
               onChange={wreath.change}
               past={wreath.past}
+              state={worked && problems.length === 0 ? stateNow(wreath.bench, worked) : undefined}
             />
           </ForMakers>
           <Cord
@@ -121,15 +125,23 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
   )
 }
 
+/** How far a wreath is, as the list says it; nothing while there is nothing to make. */
+function stateNow(bench: Wreath["bench"], { cost, materials }: WorkedPlan): string | undefined {
+  if (!materials.some(({ needed }) => needed > 0)) return undefined
+  const short = materials.some((material) => material.short > 0)
+  return stateOf({ ...bench, summary: { to_buy: cost.to_buy, short } })
+}
+
 interface WorkplaceProps extends OpenProps {
   worked?: WorkedPlan
   problems: Said[]
   /** Why nothing was worked out at all: nobody answered. */
   unworked?: string
+  onUnits: (units: Units) => Promise<void>
 }
 
 /** The drawing, and beside it the stage that the maker is at. */
-function Workplace({ id, stage, wreath, plan, declarations, worked, problems, unworked }: WorkplaceProps) {
+function Workplace({ id, stage, wreath, plan, declarations, worked, problems, unworked, onUnits }: WorkplaceProps) {
   const [measuring, setMeasuring] = useState<string>()
   const maker = useIsMaker()
   // The drawing and the tape are what is looked at while something is typed: what a stage says comes after them.
@@ -172,6 +184,18 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
         )}
         {problems.length > 0 && worked && (
           <p className="text-sm text-quiet">The drawing and the tape show the last plan that could be worked.</p>
+        )}
+        {stage === "form" && maker && (
+          // On a phone the head of the page has no room for it.
+          <p className="pb-2 sm:hidden">
+            <OpenChoice
+              label="Units of this wreath"
+              name="units-of-wreath"
+              value={plan.units}
+              choices={MEASURES}
+              onChange={(units) => void onUnits(units as Units)}
+            />
+          </p>
         )}
         <Stage
           stage={stage}

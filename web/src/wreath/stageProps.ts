@@ -12,13 +12,13 @@ export interface StageProps {
   onMeasure: (place: string | undefined) => void
   id: number
   /** Whether the material was taken out of the stash, and which cuts are made. */
-  bench: { cut: boolean; ticks: string[]; made: number }
+  bench: { cut: boolean; ticks: string[]; made: number; at_bench?: boolean }
   onTick: (place: string, done: boolean) => unknown
   /** Takes what the sheet says out of the stash; without one, puts it back. */
   onStash: (sheet?: WorkedPlan["cut_sheet"]) => unknown
   /** What was bought a moment ago, by the number that takes it back. */
   bought?: number
-  /** Puts what has to be bought into the stash; or takes back what was. */
-  onBuy: (back?: number) => unknown
+  /** Puts what has to be bought into the stash, or only these materials; or takes back what was. False when refused. */
+  onBuy: (back?: number, only?: string[]) => Promise<boolean>
   refused: string
 }

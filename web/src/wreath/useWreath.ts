@@ -30,6 +30,8 @@ const KIND: DocumentKind<Wreath, Plan> = {
 const renewed = (materials: Plan["materials"], now: Plan["materials"]) =>
   materials?.map((material) => now?.find(({ id }) => id === material.id) ?? material)
 
+const NO_TICKS: string[] = []
+
 /** One wreath while it is being planned: its plan, what was changed, its keeping, and what is cut of it. */
 export function useWreath(id: number) {
   const queries = useQueryClient()
@@ -82,20 +84,21 @@ export function useWreath(id: number) {
   const [bought, setBought] = useState<number>()
   /** What has to be bought is in the stash now; or, when it is taken back, is not. */
   const buy = useCallback(
-    async (back?: number) => {
+    async (back?: number, only?: string[]) => {
       await flush()
       const { data, error } =
         back === undefined
-          ? await api.POST("/wreaths/{id}/bought", { params: { path: { id } }, body: { version: version() } })
+          ? await api.POST("/wreaths/{id}/bought", { params: { path: { id } }, body: { version: version(), only } })
           : await api.POST("/actions/{id}/undo", { params: { path: { id: back } }, body: {} })
       setRefused(data ? "" : saysOf(error))
       if (data) setBought("action" in data ? data.action : undefined)
       await askAgain(queries, touched.stash)
+      return data !== undefined
     },
     [flush, id, queries, version],
   )
 
-  const bench = useMemo(() => ({ cut: row?.cut ?? false, ticks: row?.ticks ?? [], made: row?.made ?? 0 }), [row])
+  const bench = useMemo(() => ({ cut: false, ticks: NO_TICKS, made: 0, at_bench: false, ...row }), [row])
   return {
     ...document,
     change,

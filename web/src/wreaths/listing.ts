@@ -1,4 +1,5 @@
 import type { ListedWreath } from "../keep/client"
+import { hasWords } from "../pieces/hasWords"
 
 /** Door 2 comes before door 10. Made once: to make it takes longer than to compare. */
 const alphabet = new Intl.Collator("en", { numeric: true })
@@ -30,8 +31,11 @@ export const groupings: Record<string, { says: string; of: (each: ListedWreath, 
 
 type Names = Record<number, string>
 
+/** What tells how far a wreath is. */
+type Known = Pick<ListedWreath, "made" | "at_bench" | "cut" | "problem" | "summary">
+
 /** How far a wreath is. */
-export function stateOf({ made, at_bench, cut, problem, summary }: ListedWreath): string {
+export function stateOf({ made, at_bench, cut, problem, summary }: Known): string {
   if (problem || summary?.problem) return "Not to be worked yet"
   if (at_bench) return "Being made"
   if (made > 0) return "Made"
@@ -55,10 +59,9 @@ const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** Those in which every word that is looked for stands somewhere. */
 export function found(wreaths: ListedWreath[], text: string): ListedWreath[] {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean)
-  const said = ({ name, about, summary }: ListedWreath) =>
-    [name, about, summary?.says ?? "", ...(summary?.figures ?? [])].join(" ").toLowerCase()
-  return wreaths.filter((each) => words.every((word) => said(each).includes(word)))
+  return wreaths.filter(({ name, about, summary }) =>
+    hasWords([name, about, summary?.says, ...(summary?.figures ?? [])], text),
+  )
 }
 
 /** In order, the groups one after another; each group begins where its name stands. */
