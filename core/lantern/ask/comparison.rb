@@ -40,7 +40,13 @@ module Lantern
           said.material
         about.merge("suits" => true, "layer" => document_of(said), **answers(worked(said)))
       rescue Plan::Refused => refused
-        about.merge("suits" => false, "why" => refused.problems.map(&:says))
+        about.merge("suits" => false, "why" => refused.problems.map(&:says), **asking(said, refused.problems))
+      end
+
+      # What would do, were only something of it said that the form does not say: a stem where the form has none.
+      def asking(said, problems)
+        asked = problems.filter_map { |problem| said.kind.options.find { problem.at == "#{said.at}.#{_1.name}" } }
+        (said.material && asked.size == problems.size) ? {"asks" => true, "layer" => document_of(said)} : {}
       end
 
       def said_by(kind)

@@ -67,7 +67,7 @@ export function Sheet({
       aria-label="Drawing"
       className={`relative flex flex-col rounded border border-base-300 bg-base-200 ${ROOM}`}
     >
-      <div className="flex items-center px-4 pt-2">
+      <div className="flex flex-wrap items-center gap-x-3 px-4 pt-2">
         <Tabs label="Side of the drawing" tabs={views} chosen={view} panel={panel} onChoose={setView} />
         {plan && view !== "cut" && worked.drawing.layers.length > 0 && (
           <label className="ml-auto flex items-center gap-2 text-sm whitespace-nowrap">

@@ -63,7 +63,7 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
         {occasion.conflict && <Conflict what="occasion" differences={occasion.conflict} onSettle={occasion.settle} />}
         <ChangedElsewhere what="occasion" changed={occasion.elsewhere} onClose={occasion.dismiss} />
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-          <h1>
+          <h1 className="min-w-0 max-w-full">
             <input
               aria-label="Name of the occasion"
               className={NAME}

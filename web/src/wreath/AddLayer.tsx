@@ -21,7 +21,7 @@ export function AddLayer({ plan, known, offered, onAdd, onClose }: Props) {
     if (covering) onAdd(covering, each.layer)
     onClose()
   }
-  const lacking = data?.coverings.filter(({ lacks }) => lacks) ?? []
+  const of = (what: "asks" | "lacks") => data?.coverings.filter((each) => each[what]) ?? []
   return (
     <Dialog title="Which layer?" wide="yes" onClose={onClose}>
       {error && <Problem>{error.message}</Problem>}
@@ -49,18 +49,31 @@ export function AddLayer({ plan, known, offered, onAdd, onClose }: Props) {
             </li>
           ))}
       </ul>
-      {lacking.length > 0 && (
-        <>
-          <h3 className="pt-4 text-lg">Nothing in the stash for these yet</h3>
-          <p className="flex flex-wrap gap-3 pt-2">
-            {lacking.map((each) => (
-              <button key={each.method} type="button" className="btn" onClick={() => choose(each)}>
-                {each.title}
-              </button>
-            ))}
-          </p>
-        </>
-      )}
+      <Others says="These ask for a size first" coverings={of("asks")} onChoose={choose} />
+      <Others says="Nothing in the stash for these yet" coverings={of("lacks")} onChoose={choose} />
     </Dialog>
+  )
+}
+
+interface OthersProps {
+  says: string
+  coverings: Compared[]
+  onChoose: (covering: Compared) => void
+}
+
+/** Those that cannot be drawn before something else is there. */
+function Others({ says, coverings, onChoose }: OthersProps) {
+  if (coverings.length === 0) return null
+  return (
+    <>
+      <h3 className="pt-4 text-lg">{says}</h3>
+      <p className="flex flex-wrap gap-3 pt-2">
+        {coverings.map((each) => (
+          <button key={each.method} type="button" className="btn" onClick={() => onChoose(each)}>
+            {each.title}
+          </button>
+        ))}
+      </p>
+    </>
   )
 }
