@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "history"
 require_relative "shelf"
 
 module Server
@@ -31,6 +32,7 @@ module Server
         @forms = forms
         @ledger = ledger
         @answers = answers
+        @history = History.new(database)
       end
 
       def all
@@ -109,9 +111,18 @@ module Server
       # @raise [Missing, Outdated, Problem]
       def change(id, version, plan)
         Wreaths.showable(plan)
-        plan, apart = apart(plan, JSON.parse(row(id)[:plan]))
-        @database.atomically { update(id, version, name: name(plan), plan: JSON.generate(plan)) }.merge(apart)
+        before = row(id)
+        plan, apart = apart(plan, JSON.parse(before[:plan]))
+        @database.atomically do
+          @history.note(before) unless before[:plan] == JSON.generate(plan)
+          update(id, version, name: name(plan), plan: JSON.generate(plan))
+        end.merge(apart)
       end
+
+      # What it was before it was changed, the newest first.
+      # @return [Array<Hash>]
+      # @raise [Missing]
+      def history(id) = @history.of(row(id)[:id])
 
       # Takes what the cut sheet says out of the stash, remnants back in; the plan keeps the stash as
       # it was.

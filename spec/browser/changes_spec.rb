@@ -52,4 +52,30 @@ RSpec.describe "What was changed just now", :browser, :store do
     expect(page).to have_field("Tail", with: before)
     expect(page).to have_field("Wreaths alike", with: "1")
   end
+
+  it "stands in the history of the wreath on any device, a quarter of an hour as one change, and is gone back to" do
+    id = open_wreath("undyed rope", "trim")
+    before = bow_tail
+    type("Tail", "8")
+    type("Tail", "9")
+    RealStore.database[:plan_versions].update(at: Sequel.lit("UTC_TIMESTAMP() - INTERVAL 16 MINUTE"))
+    row = RealStore.store.wreaths.find(id)
+    RealStore.store.wreaths.change(id, row["version"], row["plan"].merge("quantity" => 3))
+    on_another_device do
+      visit "/wreaths/#{id}/trim"
+      expect(page).to have_field("Wreaths alike", with: "3")
+      click_on "Changes"
+      within("dialog") do
+        expect(all("ol[aria-label='Changes on any device, the newest first'] li", count: 2).map(&:text))
+          .to match [/\d: wreaths alike: .*3/, /\d: bow: tail: .* to 9/]
+        expect(page).to be_axe_clean
+        find("li", text: "bow: tail").find("button").click
+        click_on "Close"
+      end
+      expect(page).to have_field("Tail", with: before)
+      expect(page).to have_field("Wreaths alike", with: "1")
+      click_on "Undo"
+      expect(page).to have_field("Wreaths alike", with: "3")
+    end
+  end
 end

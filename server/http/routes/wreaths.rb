@@ -79,6 +79,8 @@ module Server
 
           get("/api/wreaths/:id") { JSON.generate(store.wreaths.find(id)) }
 
+          get("/api/wreaths/:id/history") { JSON.generate("versions" => store.wreaths.history(id)) }
+
           put("/api/wreaths/:id") { JSON.generate(store.wreaths.change(id, sent["version"], sent["plan"])) }
 
           deletes("/api/wreaths/:id") { store.wreaths }

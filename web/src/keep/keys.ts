@@ -15,6 +15,7 @@ export const keys = {
   wreathList: () => ["wreaths", "list"] as const,
   summary: (id: number, digest: string) => ["summary", id, digest] as const,
   wreath: (id: number) => ["wreath", id] as const,
+  history: (id: number) => ["history", id] as const,
   templates: (id: number) => ["templates", id] as const,
   finish: (id: number, waiting: number, count: number) => ["finish", id, waiting, count] as const,
   materials: (units?: Units) => ["materials", units] as const,
@@ -40,7 +41,7 @@ export type About = ReturnType<(typeof keys)[keyof typeof keys]>[0]
 /** What has to be asked again after something was changed. */
 export const touched = {
   /** A wreath's plan was saved. */
-  wreath: ["wreaths", "templates", "occasions"],
+  wreath: ["wreaths", "templates", "occasions", "history"],
   /** Something came into the stash, or went. */
   stash: ["materials", "ledger", "wreaths", "wreath", "ask", "occasions"],
   /** An occasion was saved, or its wreaths were gathered. */

@@ -92,6 +92,13 @@ export const useStash = (units?: Units) =>
     queryFn: async () => answered(await api.GET("/materials", { params: { query: { units } } })).materials,
   })
 
+/** What a wreath's plan was before it was changed, on whichever device, the newest first. */
+export const useHistory = (id: number) =>
+  useQuery({
+    queryKey: keys.history(id),
+    queryFn: async () => answered(await api.GET("/wreaths/{id}/history", { params: { path: { id } } })).versions,
+  })
+
 export interface Work {
   worked?: WorkedPlan
   problems: Problem[]

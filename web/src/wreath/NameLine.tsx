@@ -51,7 +51,7 @@ export const NameLine = memo(function NameLine({ id, plan, saving, problems, onC
       <span role="status" className="text-sm text-quiet max-sm:sr-only">
         {savingSays[saving]}
       </span>
-      <Changes past={past} />
+      <Changes {...{ id, plan, past, onChange }} />
       <span className={`flex items-baseline gap-x-4 ${more ? "" : "max-sm:hidden"}`}>
         <WhatIf id={id} plan={plan} onChange={onChange} />
       </span>
