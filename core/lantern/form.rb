@@ -19,8 +19,21 @@ module Lantern
 
       # @param sizes [Hash] a form as {Reader} reads it
       # @return [Band]
-      # @raise [Plan::Refused] when there can be no such form
+      # @raise [Plan::Refused] when there can be no such form; of one whose band is too wide, with the widest that goes
       def measure(sizes)
+        band(sizes)
+      rescue Plan::Refused => refused
+        face = sizes[:face]
+        raise unless face && refused.problems.map(&:at) == ["form.face"]
+        widest = Widest.face(sizes, below: face) { band(_1) } or raise
+        says = "#{refused.problems.first.says} The widest that goes is #{Measure::Length.text(widest,
+          units: sizes[:units])}."
+        raise Plan::Refused.at("form.face", says)
+      end
+
+      private
+
+      def band(sizes)
         units = sizes[:units]
         shape = shapes.fetch(sizes[:shape]).new(sizes, units:)
         shape.check
@@ -37,8 +50,6 @@ module Lantern
         before = sizes[:before]
         before&.covered? ? band.grown(before.thickness.to_f) : band
       end
-
-      private
 
       def preparing(shape, sizes)
         [*shape.preparing, *("Strip the old covering off, and put what is still good aside." if sizes[:before]&.strip?)]

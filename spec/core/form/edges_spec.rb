@@ -38,9 +38,28 @@ RSpec.describe "Edges of a form" do
   it "are refused where nearly all of one would be a loop" do
     star = {"base" => "wire", "shape" => "star", "width" => 9, "height" => 13, "face" => 3, "points" => 4,
             "notch" => 0.6, "corners" => "rounded"}
-    expect(problems(plan(form: star)))
-      .to eq("form.face" => "A band 3 in across is too wide for this shape: its inside edge would cross itself.")
+    expect(problems(plan(form: star))["form.face"])
+      .to start_with("A band 3 in across is too wide for this shape: its inside edge would cross itself.")
     expect(problems(plan(form: star.merge("face" => 0.75)))).to eq({})
+  end
+
+  it "say of a band that is too wide the widest that goes: that goes, and an eighth more does not" do
+    said = 0
+    each_random(40, seed: 1_129) do |random|
+      points = Array.new(10) { |i|
+        reach = i.even? ? 10 : random.rand(3.0..9.0)
+        [reach * Math.cos(i * Math::PI / 5), reach * Math.sin(i * Math::PI / 5)]
+      }
+      form = {"base" => %w[wire foam].sample(random:), "shape" => "outline", "width" => 14, "points" => points,
+              "face" => random.rand(2.0..8.0).round(2)}
+      widest = problems(plan(form:))["form.face"].to_s[/The widest that goes is (.*) in\./, 1] or next
+      said += 1
+      face = widest.split.sum { Rational(_1) }.to_f
+      expect(face).to be < form["face"]
+      expect(problems(plan(form: form.merge("face" => face)))).to eq({})
+      expect(problems(plan(form: form.merge("face" => face + 0.125)))).to have_key("form.face")
+    end
+    expect(said).to be > 20
   end
 
   it "are simple for every shape as it is typically made, and in random sizes" do
