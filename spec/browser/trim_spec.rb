@@ -48,6 +48,35 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
     expect(page).to have_css("[role=alert]", text: /from 0 to 12/)
   end
 
+  it "makes a bow's tails longer by dragging them out, and by keys, by the marks of a tape, and takes it back" do
+    id = open_wreath("rope and bow", "trim")
+    kept = -> { RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["id"] == "bow" } }
+    was = kept.call["tail"].to_f
+    tail = "[role=slider][aria-label='Tail of the bow']"
+    expect(find(tail)["aria-valuenow"].to_f).to eq was
+    middle = ->(css) {
+      page.evaluate_script("(() => { const r = document.querySelector(#{css.to_json}).getBoundingClientRect(); " \
+        "return [r.left + r.width / 2, r.top + r.height / 2] })()")
+    }
+    bow, tip = middle.call("[role=slider][aria-label^='Bow']"), middle.call(tail)
+    mouse = page.driver.browser.mouse
+    mouse.move(x: tip[0], y: tip[1]).down
+    mouse.move(x: bow[0] + (tip[0] - bow[0]) / 2, y: bow[1] + (tip[1] - bow[1]) / 2, steps: 4)
+    mouse.up
+    expect(page).to have_no_css("#{tail}[aria-valuenow='#{was}']")
+    saved
+    expect(kept.call["tail"]).to be_within(0.5).of(was / 2)
+    expect(kept.call["tail"] % 0.25).to eq 0
+    dragged = kept.call["tail"]
+    find(tail).send_keys(:right)
+    expect(page).to have_css(tail + "[aria-valuenow='#{(dragged + 0.25).to_s.delete_suffix(".0")}']")
+    saved
+    # What is dragged and moved on by keys is one change.
+    click_on "Undo"
+    expect(find(tail)["aria-valuenow"].to_f).to eq was
+    expect(page).to have_css("[role=slider][aria-label='Loop of the bow']")
+  end
+
   it "never lets the hanger be forgotten, and prints what is cut to the outline" do
     open_wreath("rope ring", "hang")
     expect(page).to have_css("h2", text: "Nothing to hang it by yet")

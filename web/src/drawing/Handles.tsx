@@ -1,9 +1,8 @@
 import { useRef } from "react"
 import type { Drawing } from "../keep/client"
 import { fractionGlyphs } from "./fractions"
-import type { Place, Placing, Spot } from "./byHand"
-
-type Point = [number, number]
+import type { Place, Placing, Point, Scale, Spot } from "./byHand"
+import { measuredOf, outFrom } from "./outFrom"
 
 interface HandlesProps {
   drawing: Drawing
@@ -20,8 +19,18 @@ export function Handles({ drawing, letter, placing }: HandlesProps) {
   const middle: Point = [(left + right) / 2, (top + bottom) / 2]
   return placing.spots.map((spot) => {
     const reach = spot.middle && drawing.form.closed ? (bottom - top) * IN_THE_MIDDLE : 0
-    const scale = spot.along ? alongPath(drawing.form.middle) : byClock(middle, reach)
-    const where = spot.along && spot.at !== "middle" ? scale.point(spot.at) : spotOf(drawing, spot)
+    const measured = spot.measure && measuredOf(drawing, spot)
+    if (spot.measure && !measured) return undefined
+    const scale = measured
+      ? outFrom(...measured, Number(spot.at), spot.measure!)
+      : spot.along
+        ? alongPath(drawing.form.middle)
+        : byClock(middle, reach)
+    const where = measured
+      ? measured[1]
+      : spot.along && spot.at !== "middle"
+        ? scale.point(spot.at)
+        : spotOf(drawing, spot)
     return (
       where && (
         <Handle
@@ -35,18 +44,6 @@ export function Handles({ drawing, letter, placing }: HandlesProps) {
       )
     )
   })
-}
-
-/** How places on a form are numbered. */
-interface Scale {
-  most: number
-  /** Where a number lies, on an open form. */
-  point: (at: number) => Point | undefined
-  /** The number of a place. */
-  at: (x: number, y: number) => Place
-  /** So much on, or back. */
-  moved: (at: number, by: number) => number
-  says: (at: Place) => string
 }
 
 /** "6 o’clock", "half past 10", as the steps say it. */
@@ -117,7 +114,7 @@ function Handle({ where, scale, letter, spot, onPlace }: HandleProps) {
       cx={where[0]}
       cy={where[1]}
       r={letter * 0.75}
-      fill="var(--color-primary)"
+      fill={spot.measure ? "var(--color-base-200)" : "var(--color-primary)"}
       fillOpacity={0.85}
       stroke="var(--color-base-content)"
       strokeWidth={letter * 0.09}

@@ -14,12 +14,21 @@ export type Place = number | "middle"
 /** Something that has its place: by the clock, or on an open form how far from its start (`along`). */
 export interface Spot {
   layer: string
-  option: "at" | "from" | "to"
+  option: string
   says: string
   at: Place
   along?: boolean
   /** Whether it can hang in the middle of the opening. */
   middle?: boolean
+  /** Where it is no place but a length that is dragged out. */
+  measure?: Measure
+}
+
+/** A length of a layer: which of its pieces shows it, and the marks and units it is dragged in. */
+export interface Measure {
+  drawn: string
+  mark: number
+  unit: string
 }
 
 /** What can be put at its place on the drawing itself. */
@@ -28,4 +37,18 @@ export interface Placing {
   onPlace: (layer: string, option: string, at: Place) => void
   /** Whether gaps are pointed at besides. */
   gaps: boolean
+}
+
+export type Point = [number, number]
+
+/** How places on a form are numbered. */
+export interface Scale {
+  most: number
+  /** Where a number lies, on an open form. */
+  point: (at: number) => Point | undefined
+  /** The number of a place. */
+  at: (x: number, y: number) => Place
+  /** So much on, or back. */
+  moved: (at: number, by: number) => number
+  says: (at: Place) => string
 }

@@ -20,7 +20,7 @@ interface Props {
 export function Purchase({ material, says, ticked = false, onTick, paid, children }: Props) {
   return (
     <div className="border-b border-base-300 py-3">
-      <h3 className="flex justify-between text-lg">
+      <h3 className="flex items-center justify-between text-lg">
         {onTick && material.buy.length > 0 ? (
           <label className="flex min-h-11 items-center gap-3">
             <input

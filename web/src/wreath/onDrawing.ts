@@ -1,5 +1,6 @@
-import type { ChangePlan, Declarations, Plan, Problem, WorkedPlan } from "../keep/client"
-import type { Placing, Sizing } from "../drawing/byHand"
+import type { ChangePlan, Covering, Declarations, Plan, PlanLayer, Problem, WorkedPlan } from "../keep/client"
+import type { Placing, Sizing, Spot } from "../drawing/byHand"
+import { numberOf } from "../drawing/outFrom"
 import { wayOptions } from "./along"
 import { put } from "./places"
 
@@ -43,9 +44,32 @@ export function placingOf({ plan, declarations, onChange }: About, worked?: Work
     const at = said === "middle" ? said : Number(said)
     if (Number.isNaN(at) || layer.on !== undefined) return []
     const middle = kind.options.some((option) => option.name === "at" && option.kind === "spot")
-    return [{ layer: layer.id, option: "at", says: `${kind.title}: at, by the clock`, at, middle }]
+    const spot: Spot = { layer: layer.id, option: "at", says: `${kind.title}: at, by the clock`, at, middle }
+    return [spot, ...measuresOf(layer, kind, plan, worked)]
   })
   return { spots, gaps: false, onPlace: placeOn(onChange) }
+}
+
+/** What of a bow is dragged out to its length, and what of the drawing shows it. */
+const DRAWN: Record<string, string> = { tail: "tail", loop_size: "loop" }
+
+function measuresOf(layer: PlanLayer, kind: Covering, { units }: Plan, worked?: WorkedPlan): Placing["spots"] {
+  const settings = worked?.layers.find(({ id }) => id === layer.id)?.settings
+  return kind.options.flatMap(({ name, kind: sort, label }) => {
+    const drawn = sort === "length" ? DRAWN[name] : undefined
+    const at = numberOf(settings?.[name])
+    if (!drawn || !at || Array.isArray(layer[name])) return []
+    const measure = { drawn, unit: units, mark: units === "in" ? 0.25 : 0.5 }
+    return [
+      {
+        layer: layer.id,
+        option: name,
+        says: `${label.split(",")[0]} of the ${kind.title.toLowerCase()}`,
+        at,
+        measure,
+      },
+    ]
+  })
 }
 
 /** Where coverings that go part of the way begin and end; a place with units of its own is typed, not dragged. */
