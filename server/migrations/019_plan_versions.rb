@@ -10,7 +10,8 @@ Sequel.migration do
       column :plan, :mediumtext, null: false
       DateTime :at, null: false, default: Sequel::CURRENT_TIMESTAMP
       primary_key %i[workshop_id wreath_id version]
-      foreign_key %i[workshop_id wreath_id], :wreaths, key: %i[workshop_id id], name: :versions_of_wreath, on_delete: :cascade
+      foreign_key %i[workshop_id wreath_id], :wreaths, key: %i[workshop_id id], name: :versions_of_wreath,
+        on_delete: :cascade
     end
   end
 

@@ -12,7 +12,8 @@ RSpec.describe "Every view", :browser, :store do
       ["/wreaths/#{id.call("rope and bow")}/#{stage}",
         "footer li"]
     }
-    {"/" => "li h2", "/stash" => "h3", "/new" => "button svg", "/settings" => "h2", "/words" => "table", "/occasions" => "h2 a",
+    {"/" => "li h2", "/stash" => "h3", "/new" => "button svg",
+     "/settings" => "h2", "/words" => "table", "/occasions" => "h2 a",
      "/occasions/#{RealStore.store.occasions.all[0]["id"]}" => "dl dt", "/notebook" => "h3",
      "/wreaths/#{id.call("rope ring")}/coverings" => "li svg[role=img]",
      "/wreaths/#{id.call("ribbon laid in")}/bench" => "nav[aria-label=Steps]"}.merge(stages)

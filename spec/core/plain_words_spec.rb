@@ -47,7 +47,7 @@ RSpec.describe "Plain words" do
       {"base" => "foam", "shape" => "arc", "width" => 14, "face" => 3}]
   end
 
-  it "are on every example, with everything a friend says to it" do
+  it "are on every example, with everything a friend says to it", :thorough do
     found = Dir[File.expand_path("../../docs/examples/*.json", __dir__)].flat_map do |file|
       document = JSON.parse(File.read(file))
       read("work" => Lantern.work(document, advice: true)).map { "#{File.basename(file)}: #{_1}" }
@@ -56,7 +56,7 @@ RSpec.describe "Plain words" do
   end
 
   # Every form in inches; in centimetres the wire ring and the gourd, on which everything can lie.
-  it "are on every covering, trim and hanging, on eight forms, in inches and in centimetres" do
+  it "are on every covering, trim and hanging, on eight forms, in inches and in centimetres", :thorough do
     cases = forms.product(layer_kinds, %w[in]) + [forms[0], gourd].product(layer_kinds, %w[cm])
     found = cases.flat_map do |form, kind, units|
       document = plan(form:, materials: stash, layers: [any_layer(kind)])

@@ -28,7 +28,8 @@ module Lantern
           "optimal" => @cutting.optimal, "bound" => money(bound), "left" => @entry.remnants.map { length(_1) },
           "cost_to_buy" => money(@entry.to_buy), "cost_used" => money(@entry.used),
           "alternatives" => choice.alternatives.map { |each| each.except(:rate).transform_keys(&:to_s) },
-          "reason" => choice.reason, "stands_in" => stands_in, "findings" => findings.map(&:to_h), "working" => working.map(&:to_h)
+          "reason" => choice.reason, "stands_in" => stands_in,
+          "findings" => findings.map(&:to_h), "working" => working.map(&:to_h)
         }.compact
       end
 

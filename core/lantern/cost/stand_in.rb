@@ -24,8 +24,8 @@ module Lantern
 
       def size
         return "#{text(@material.width)} wide" if @material.width && !@material.sheets?
-        return "#{text(@material.diameter)} thick#{", pressed lightly" if @material.kind == :rope}" if @material.diameter
-        "as thick as this one"
+        return "as thick as this one" unless @material.diameter
+        "#{text(@material.diameter)} thick#{", pressed lightly" if @material.kind == :rope}"
       end
 
       # A bow stands by its wire, a back shows through what is sheer, and a pattern with an up is cut one way.

@@ -64,7 +64,8 @@ RSpec.describe Lantern::Ask::Advice do
       layers: [layer(method, kind["id"])], sureness: [0.5, 0.8, 0.9].sample(random:), quantity: random.rand(1..2))
   end
 
-  it "finds the least change that needs one package less, on 200 random plans, and none where there is none" do
+  it "finds the least change that needs one package less, on 200 random plans, and none where there is none",
+    :thorough do
     found = 0
     each_random(200, seed: 77) do |random|
       document = random_plan(random)
@@ -91,14 +92,14 @@ RSpec.describe Lantern::Ask::Advice do
       end
     end
 
-    it "misses nothing, says nothing untrue and nothing silly" do
+    it "misses nothing, says nothing untrue and nothing silly", :thorough do
       expect(asked.size).to be > 40
       expect(asked.flat_map { |_, advised| advised.wrong }).to eq []
       codes = asked.flat_map { |_, advised| advised.said.map { _1["code"] } }.uniq
       expect(codes).to include("one_fewer", "stash_first", "insurance", "just_enough")
     end
 
-    it "would be caught where it does" do
+    it "would be caught where it does", :thorough do
       spoilt = lambda do |code, with|
         plan, advised = asked.find { |_, each| each.said.any? { _1["code"] == code && _1["try"] } }
         said = advised.said.map { (_1["code"] == code) ? _1.merge(with) : _1 }

@@ -26,7 +26,7 @@ RSpec.describe Lantern::Ask::Backwards do
 
   # Working it forwards for one covering after another is the only check there is, and so every one of
   # them is made.
-  it "answers nothing that working it forwards does not bear out, for any covering" do
+  it "answers nothing that working it forwards does not bear out, for any covering", :thorough do
     layer_kinds.each do |covering|
       rich = stash.map { |material|
         material.merge("on_hand" => {"fabric" => [{"width" => 36, "length" => 36}] * 4,

@@ -69,7 +69,7 @@ RSpec.describe Lantern::Cover::Covering do
     nil
   end
 
-  it "never answers a negative, infinite or impossible figure, every one on every shape" do
+  it "never answers a negative, infinite or impossible figure, every one on every shape", :thorough do
     walked = coverings.product(Lantern::Form.shapes.to_a).map do |kind, (name, shape)|
       # What does not go on foam goes on wire.
       worked = %w[foam wire].any? do |base|

@@ -35,7 +35,7 @@ RSpec.describe "Coverings, against a model in three dimensions" do
   end
 
   %w[wire foam].each do |base|
-    it "takes as much cord on every shape of #{base}, coil by coil and corner by corner" do
+    it "takes as much cord on every shape of #{base}, coil by coil and corner by corner", :thorough do
       forms.each do |form|
         form = form.merge("base" => base)
         figures, model = compared(form, "rope_coil", rope(diameter: 0.27))

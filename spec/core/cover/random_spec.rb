@@ -27,7 +27,7 @@ RSpec.describe "Every covering, of random sizes" do
     end
   end
 
-  it "never answers a figure that is negative where it cannot be, infinite or no number" do
+  it "never answers a figure that is negative where it cannot be, infinite or no number", :thorough do
     shapes = Lantern::Form.shapes.to_a
     worked = 0
     each_random(320, seed: 4_117) do |random|

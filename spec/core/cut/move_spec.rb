@@ -2,7 +2,7 @@
 
 # Nothing is lost and nothing comes from nowhere, in whatever plan.
 RSpec.describe Lantern::Cut::Move do
-  it "conserves every material: what was on hand and bought is what was cut and what is left" do
+  it "conserves every material: what was on hand and bought is what was cut and what is left", :thorough do
     each_random(32, seed: 77) do |random|
       hand = Array.new(random.rand(0..4)) { random.rand(5.0..160.0).round(2) }
       tape = ribbon(width: 1, on_hand: hand,

@@ -32,7 +32,7 @@ RSpec.describe Lantern::Form::FromPhoto do
   # Lenses as phones have them (k1 of -0.08 to 0.05), poses within 20 degrees, taps up to 2 pixels off: of 600 sizes 95
   # in 100 lay within with the sheet's edges, 96 with taps alone. Here are 8 photos with the edges looked for, 60
   # without.
-  it "says how far it may be off, whichever lens: 19 in 20 lie within, or nearly" do
+  it "says how far it may be off, whichever lens: 19 in 20 lie within, or nearly", :thorough do
     random = Random.new(77)
     photos = Array.new(60) {
       tilt, pan, roll = Array.new(3) { (random.rand - 0.5) * 0.6 }

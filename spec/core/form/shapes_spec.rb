@@ -234,7 +234,7 @@ RSpec.describe "The shapes" do
     expect(runs.call(kite.rotate)).to eq runs.call(kite)
   end
 
-  it "are covered by every covering, with a drawing" do
+  it "are covered by every covering, with a drawing", :thorough do
     shapes.each do |name, shape|
       %w[wire foam board vine].each do |base|
         sizes = shape.typical.transform_keys(&:to_s)

@@ -4,7 +4,7 @@ require_relative "../../support/helper"
 require_relative "../../support/trial/mutations"
 
 RSpec.describe "Plans as nobody should write them" do
-  it "are worked or refused in sentences, whatever is changed in them" do
+  it "are worked or refused in sentences, whatever is changed in them", :thorough do
     mutations = Trial::Mutations.new(Random.new(20_261))
     answers = Array.new(400) do
       plan = mutations.plan

@@ -12,7 +12,7 @@ RSpec.describe Lantern::Ask::Occasion::Batch do
       quantity: random.rand(1..3))
   end
 
-  it "asks of every material what its wreaths ask, and cuts it all" do
+  it "asks of every material what its wreaths ask, and cuts it all", :thorough do
     each_random(25, seed: 99) do |random|
       plans = Array.new(random.rand(2..5)) { |i| random_plan(random, i) }
       together = Lantern::Ask::Occasion.work(occasion(plans))
