@@ -54,6 +54,17 @@ module Server
         @database[:wreaths].where(id:).update(round: Sequel[:round] + 1)
       end
 
+      # Where all that are being made stand.
+      # @return [Hash{Integer=>Hash}] the step that is being done and how many of it are counted, by wreaths
+      def places
+        events = @database[:bench_events].where(make_id: nil, late: false, kind: %w[count go]).order(:id)
+        events.select_hash_groups(:wreath_id, %i[kind step amount]).transform_values do |all|
+          step = (all.reverse.find { |kind,| kind == "go" } || all.last)[1]
+          counted = all.select { |kind, of,| kind == "count" && of == step }
+          {"step" => step, "count" => folded(counted.map { _1.drop(1) }).fetch(step, 0)}
+        end
+      end
+
       # What came for finished makes after they were finished.
       # @return [Hash{Integer=>Hash}] counts and seconds by step, by makes
       def late(makes)

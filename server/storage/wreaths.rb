@@ -53,11 +53,12 @@ module Server
         wreaths = all
         digests = wreaths.to_h { |each| [each["id"], kept.digest("summary", each["plan"])] }
         summaries = kept.of(digests.values)
+        at = Bench.new(@database).places
         wreaths.map do |each|
           digest = digests.fetch(each["id"])
           {"at_bench" => false, **each.slice(*IN_A_LIST), "digest" => digest[0, 16],
            "picture" => kept.digest("thumbnail", each["plan"])[0, 16],
-           "about" => about(each["plan"]),
+           "about" => about(each["plan"]), "bench" => at[each["id"]],
            "summary" => summaries[digest] && JSON.parse(summaries[digest])}.compact
         end
       end

@@ -6,6 +6,8 @@ require_relative "../support/browser"
 RSpec.describe "A wreath on its way", :browser, :store do
   before { load_demo }
 
+  def ask_work(id) = Lantern.work(RealStore.store.wreaths.find(id)["plan"])
+
   def row(name) = find("li", text: name, match: :first)
 
   it "is bought, taken back, bought, cut and made, each from its button in the list" do
@@ -33,7 +35,13 @@ RSpec.describe "A wreath on its way", :browser, :store do
     expect(page).to have_css("h2", text: "Prepare the form")
     click_on "Next step"
     visit "/"
-    expect(row(name)).to have_link("Go on at the bench: #{name}")
+    expect(row(name)).to have_css("a", text: /\AGo on at/)
+    id = RealStore.store.wreaths.all.find { _1["name"] == name }["id"]
+    step = ask_work(id)["steps"].find { _1["count"] }
+    RealStore.store.bench.take(id, [{"event" => "a", "step" => step["id"], "kind" => "go"},
+      {"event" => "b", "step" => step["id"], "kind" => "count", "amount" => 3}])
+    visit "/"
+    expect(row(name)).to have_link("Go on at #{step["unit_one"]} 4: #{name}")
     select "By state", from: "Groups"
     expect(page).to have_css("p", text: "Being made")
     expect(page).to be_axe_clean

@@ -18,7 +18,7 @@ module Lantern
         form = "#{@work.form.base} #{@work.form.shape}"
         {"says" => "#{layers} on a #{form}#{", #{size}" if size}", "to_buy" => bill["to_buy"],
          "short" => !@work.enough?, "figures" => figures.map { "#{_1["figure"]} #{_1["says"]}" },
-         "minutes" => @work.course.minutes.round, "form" => shape}
+         "minutes" => @work.course.minutes.round, "form" => shape, "counted" => counted}
       end
 
       private
@@ -34,6 +34,11 @@ module Lantern
         whole = @work.form.dimensions.find { !_1[:inset] && !_1[:across] && !_1[:follows] }
         whole && Measure::Length.text(whole[:length], units: @plan.units)
       end
+
+      # What is counted at the bench, by step.
+      def counted = @work.course.steps.select(&:count).to_h { |step|
+        [step.id, {"one" => step.unit.one, "count" => step.count}]
+      }
 
       def figures = Tape.new(@work).figures.select { %w[count needed].include?(_1["key"]) }.first(FIGURES)
     end

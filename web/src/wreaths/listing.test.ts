@@ -56,6 +56,14 @@ it("says what is to be done next, from shop to bench, and nothing of what is mad
   expect(next({ summary: all })).toEqual({ says: "Cut it", to: "/wreaths/3/cut" })
   expect(next({ summary: all, cut: true })).toEqual({ says: "Make it", to: "/wreaths/3/bench" })
   expect(next({ cut: true, at_bench: true })?.says).toBe("Go on at the bench")
+  const counted = { "base.coil": { one: "coil", count: 80 } }
+  const at = (step: string, count: number) =>
+    next({ at_bench: true, bench: { step, count }, summary: { ...all, counted } })?.says
+  expect([at("base.coil", 33), at("base.coil", 80), at("fluff", 0)]).toEqual([
+    "Go on at coil 34",
+    "Go on at the bench",
+    "Go on at the bench",
+  ])
   expect([next({ made: 1, cut: true }), next({ summary: undefined }), next({ problem: "no form" })]).toEqual([
     undefined,
     undefined,

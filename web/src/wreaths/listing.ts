@@ -46,13 +46,19 @@ export function stateOf({ made, at_bench, cut, problem, summary }: Known): strin
 /** What is to be done next with a wreath that is so far, and where; nothing where it is made. */
 export function nextOf(wreath: ListedWreath): { says: string; to: string } | undefined {
   const next: Record<string, { says: string; stage: string }> = {
-    "Being made": { says: "Go on at the bench", stage: "bench" },
+    "Being made": { says: goOn(wreath), stage: "bench" },
     Cut: { says: "Make it", stage: "bench" },
     "All there": { says: "Cut it", stage: "cut" },
     Planned: { says: "Buy for it", stage: "buy" },
   }
   const found = wreath.summary?.says ? next[stateOf(wreath)] : undefined
   return found && { says: found.says, to: `/wreaths/${wreath.id}/${found.stage}` }
+}
+
+/** "Go on at coil 34", where something is counted and not all of it is. */
+function goOn({ bench, summary }: ListedWreath): string {
+  const counted = bench && summary?.counted?.[bench.step]
+  return counted && bench.count < counted.count ? `Go on at ${counted.one} ${bench.count + 1}` : "Go on at the bench"
 }
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
