@@ -59,8 +59,8 @@ module Server
       def places
         events = @database[:bench_events].where(make_id: nil, late: false, kind: %w[count go]).order(:id)
         events.select_hash_groups(:wreath_id, %i[kind step amount]).transform_values do |all|
-          step = (all.reverse.find { |kind,| kind == "go" } || all.last)[1]
-          counted = all.select { |kind, of,| kind == "count" && of == step }
+          step = (all.reverse.find { |kind, _| kind == "go" } || all.last)[1]
+          counted = all.select { |kind, of, _| kind == "count" && of == step }
           {"step" => step, "count" => folded(counted.map { _1.drop(1) }).fetch(step, 0)}
         end
       end
