@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "cut_sheet"
+require_relative "plan_code"
 
 module Server
   module Export
@@ -15,9 +16,10 @@ module Server
 
       # @param worked [Hash] a worked plan
       # @param picture [Svg::Picture] of the same
-      def initialize(worked, picture)
+      # @param link [String, nil] one that holds the plan, for the code
+      def initialize(worked, picture, link = nil)
         super(worked)
-        @picture = picture
+        @picture, @link = picture, link
       end
 
       private
@@ -28,6 +30,17 @@ module Server
         head(pdf)
         steps(pdf)
         cautions(pdf)
+        code(pdf) if @link
+      end
+
+      # The plan, to be taken in by whoever gets the card.
+      def code(pdf)
+        return pdf.text("This plan is too long for a code: its picture carries it.") if @link.bytesize > PlanCode::MOST
+        pdf.move_down 10
+        pdf.start_new_page if pdf.cursor < PlanCode::SIDE
+        PlanCode.draw(pdf, @link, "This wreath's plan: the form, the layers, the steps and what the materials are, " \
+          "without anybody's prices or stash. Read the code with a phone, and give its link to Crisp Lantern: it is " \
+          "a wreath there.")
       end
 
       # The picture, and beside it what it takes.

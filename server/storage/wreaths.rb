@@ -108,6 +108,14 @@ module Server
         @database.atomically { insert(name: name(plan), plan: JSON.generate(plan)) }.merge(apart)
       end
 
+      # A plan from elsewhere, with what is in the stash in the place of what is the same.
+      # @return [Hash] as of {#add}
+      # @raise [Problem]
+      def take_in(plan)
+        Wreaths.showable(plan)
+        add(Lantern::Plan::Shared.incoming(plan, @materials.documents(@materials.ids)))
+      end
+
       # @return [Hash] as of {#add}
       # @raise [Missing, Outdated, Problem]
       def change(id, version, plan)

@@ -23,7 +23,7 @@ module Server
         def load
           return if @loaded
           @loaded = true
-          %w[cut_sheet occasion_sheet pattern_card template].each { require_relative "../export/#{_1}" }
+          %w[carried cut_sheet occasion_sheet pattern_card template].each { require_relative "../export/#{_1}" }
           %w[picture raster reader true_size].each { require_relative "../export/svg/#{_1}" }
         end
 
@@ -117,18 +117,33 @@ module Server
         def cut_sheet_pdf(plan, paper) = Export::CutSheet.new(Lantern.work(plan)).pdf(paper)
 
         # @param photos [Hash{String=>String}] of its materials, as data addresses
-        def pattern_card(plan, paper, photos)
+        # @param address [String, nil] where this application is, for a link that holds the plan
+        def pattern_card(plan, paper, photos, address = nil)
           worked = Lantern.work(plan)
-          Export::PatternCard.new(worked, Svg::Picture.new(worked, plan["materials"] || [], photos)).pdf(paper)
+          link = address && "#{address}/#plan=#{Export::Carried.packed(Lantern::Plan::Shared.outgoing(plan))}"
+          Export::PatternCard.new(worked, Svg::Picture.new(worked, plan["materials"] || [], photos), link).pdf(paper)
         end
 
         # @param photos [Hash{String=>String}] of its materials, as data addresses
-        def picture(plan, photos = {}) = Svg::Picture.new(Lantern.work(plan), plan["materials"] || [], photos).svg
+        # @param along [Hash, nil] the plan that goes along in it
+        def picture(plan, photos = {}, along = nil)
+          svg = Svg::Picture.new(Lantern.work(plan), plan["materials"] || [], photos).svg
+          along ? Export::Carried.into_svg(svg, along) : svg
+        end
 
         # Small, as lists show it; as text, to be kept.
         def thumbnail(plan) = [Svg::Raster.png(picture(plan), wide: THUMBNAIL, paper: false)].pack("m0")
 
-        def picture_png(plan, photos) = Svg::Raster.png(picture(plan, photos))
+        def picture_png(plan, photos, along = nil)
+          notes = along ? {Export::Carried::KEY => Export::Carried.packed(along)} : {}
+          Svg::Raster.png(picture(plan, photos), notes:)
+        end
+
+        # @return [Hash] the plan that goes along in a picture from outside
+        def carried_plan(picture) = Export::Carried.plan_in(picture)
+
+        # @return [Hash] the plan that is packed in a link
+        def linked_plan(packed) = Export::Carried.plan_of(packed)
 
         def cut_sheet_csv(plan) = Export::CutSheet.new(Lantern.work(plan)).csv
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/api"
+require_relative "../../server/export/carried"
 require_relative "../support/pictures"
 
 RSpec.describe "A change that is sent twice", :api, :store do
@@ -26,6 +27,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
     sheet = ->(row) { ask(:post, "/work", ask(:get, "/wreaths/#{row["id"]}")["plan"])["cut_sheet"] }
     cut = ask(:post, "/wreaths/#{wreaths[1]["id"]}/cut", {version: 1, cut_sheet: sheet.call(wreaths[1])})
     expect(entry["material"]["on_hand"]).not_to be_empty
+    RealStore.store.uploads.keep("a-wreath-of-mine", 0, Server::Export::Carried.into_svg("<svg><defs>", plan))
     RealStore.store.uploads.keep("a-photo-of-mine", 0, picture(width: 9).split(",").last.unpack1("m"))
     {
       "/wreaths" => {plan: plan(name: "New")},
@@ -45,7 +47,8 @@ RSpec.describe "A change that is sent twice", :api, :store do
       "/occasions/#{walk["id"]}/uncut" => {},
       "/actions/#{bought}/undo" => {},
       "/shop/prices" => {}, "/pictures" => {picture: picture},
-      "/uploads/a-photo-of-mine/picture" => {parts: 1},
+      "/wreaths/linked" => {link: "http://localhost/#plan=#{Server::Export::Carried.packed(plan)}"},
+      "/uploads/a-photo-of-mine/picture" => {parts: 1}, "/uploads/a-wreath-of-mine/wreath" => {parts: 1},
       "/stash.csv" => -> { {csv: stash_csv.sub("Hemp cord", "Jute cord"), units: "in", dry: false} },
       "/bin/wreaths/#{gone[0]["id"]}" => {}, "/bin/occasions/#{gone[1]["id"]}" => {},
       "/bin/materials/#{gone[2]["id"]}" => {},
@@ -76,7 +79,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
     rest = %w[/archive.jsonl /backups /backups/{name}/bring-back /uploads/{upload}/archive]
     # Who comes in and goes out has its own once (and spec/api/workshops_spec.rb).
     account = routes.grep(%r{\A/(?:account|invitations|workshops?)(?:/|\z)})
-    named = asked.keys.map { _1.gsub(/\d+/, "{id}").sub("a-photo-of-mine", "{upload}") }
+    named = asked.keys.map { _1.gsub(/\d+/, "{id}").sub(%r{a-\w+-of-mine}, "{upload}") }
     expect(named).to match_array(routes - questions - rest - account)
   end
 

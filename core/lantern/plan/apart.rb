@@ -8,6 +8,18 @@ module Lantern
       # What tells one thing from another; where a plan says nothing of it, it is no other.
       TOLD_BY = %i[kind name width diameter colour].freeze
 
+      # @param document [Hash] a plan document
+      # @param ids [Hash{String=>String}] new ids of its materials by the old ones
+      # @return [Hash] the plan, wherever it names one
+      def self.renamed(document, ids)
+        plan = Rewriting.call(document) { |value, field|
+          field.is_a?(Field::Reference) ? ids.fetch(value, value) : value
+        }
+        named = ->(list, key) { Array(plan[list]).map { _1.merge(key => ids.fetch(_1[key], _1[key])) } }
+        plan = plan.merge("materials" => named.call("materials", "id"))
+        plan.key?("learned") ? plan.merge("learned" => named.call("learned", "material")) : plan
+      end
+
       # @param others [Hash{String=>(Hash, String)}] materials that are here, by their ids: document and units
       # @param taken [Array<String>] the ids of all that are
       def initialize(others, taken: others.keys)
@@ -26,7 +38,7 @@ module Lantern
           next unless @others.key?(id) && other?(material, units, kept[id])
           [id, free(id, taken).tap { taken << _1 }]
         }.to_h
-        [ids.empty? ? document : renamed(document, ids), ids]
+        [ids.empty? ? document : Apart.renamed(document, ids), ids]
       end
 
       private
@@ -46,15 +58,6 @@ module Lantern
       end
 
       def free(id, taken) = (2..).lazy.map { "#{id[0, 54]}-#{_1}" }.find { !taken.include?(_1) }
-
-      def renamed(document, ids)
-        plan = Rewriting.call(document) { |value, field|
-          field.is_a?(Field::Reference) ? ids.fetch(value, value) : value
-        }
-        named = ->(list, key) { Array(plan[list]).map { _1.merge(key => ids.fetch(_1[key], _1[key])) } }
-        plan = plan.merge("materials" => named.call("materials", "id"))
-        plan.key?("learned") ? plan.merge("learned" => named.call("learned", "material")) : plan
-      end
     end
   end
 end

@@ -9,13 +9,18 @@ module Server
       # @param svg [String] as {Picture} writes it
       # @param wide [Integer] pixels across
       # @param paper [Boolean] whether it lies on white, or on whatever is beneath it
+      # @param notes [Hash{String=>String}] texts that go along in the file, by their names
       # @return [String] a PNG file
       # @raise [Vips::Error] for what is no SVG
-      def png(svg, wide: 1600, paper: true)
+      def png(svg, wide: 1600, paper: true, notes: {})
         # Where it is first needed: the library keeps threads, which no process that forks may have.
         require "vips"
         picture = Vips::Image.svgload_buffer(svg, scale: wide / Picture::WIDE.to_f, unlimited: true)
-        (paper ? picture.flatten(background: 255) : picture).pngsave_buffer(compression: 9)
+        picture = picture.flatten(background: 255) if paper
+        notes.each_with_index do |(name, text), i|
+          picture = picture.mutate { _1.set_type!(GObject::GSTR_TYPE, "png-comment-#{i}-#{name}", text) }
+        end
+        picture.pngsave_buffer(compression: 9)
       end
     end
   end

@@ -21,6 +21,12 @@ module Server
             end
           }
 
+          changes("/api/uploads/:upload/wreath", code: 201) {
+            store.uploads.open(params["upload"], sent["parts"]) do |file|
+              store.wreaths.take_in(asked_as_is(:carried_plan, file.read(Photo::MOST + 1).to_s))
+            end
+          }
+
           # Everything is replaced, names of requests with it; sent again because its answer was lost, it is not put
           # back a second time over what was done since.
           post("/api/uploads/:upload/archive") {

@@ -4,7 +4,13 @@ module Server
   module Routes
     # Wreaths, and what is printed of them.
     module Wreaths
+      # What goes along in a picture, if it is asked for.
+      module Along
+        def along(plan) = (Lantern::Plan::Shared.outgoing(plan, prices: params.key?("prices")) if params["plan"])
+      end
+
       def self.registered(app)
+        app.helpers(Along)
         app.instance_eval do
           get "/api/wreaths/:id/form.svg" do
             wreath = store.wreaths.find(id)
@@ -23,7 +29,7 @@ module Server
             attachment "pattern-card-#{id}.pdf"
             content_type "application/pdf"
             plan = store.wreaths.find(id)["plan"]
-            asked(:pattern_card, plan, paper, store.pictures.of(plan))
+            asked(:pattern_card, plan, paper, store.pictures.of(plan), request.base_url)
           end
 
           get "/api/wreaths/:id/thumbnail.png" do
@@ -44,7 +50,7 @@ module Server
             attachment "wreath-#{id}.svg"
             content_type "image/svg+xml"
             # To send to somebody, with the photos in it; the list does without them.
-            next asked(:picture, plan, store.pictures.of(plan)) if params["photos"]
+            next asked(:picture, plan, store.pictures.of(plan), along(plan)) if params["photos"] || params["plan"]
             # The same plan gives the same picture: whoever has it need not be sent it again.
             cache_control :private, :no_cache
             etag digest
@@ -55,7 +61,7 @@ module Server
             attachment "wreath-#{id}.png"
             content_type "image/png"
             plan = store.wreaths.find(id)["plan"]
-            asked(:picture_png, plan, store.pictures.of(plan))
+            asked(:picture_png, plan, store.pictures.of(plan), along(plan))
           end
 
           get("/api/wreaths/list") {
@@ -76,6 +82,10 @@ module Server
           get("/api/wreaths") { JSON.generate("wreaths" => store.wreaths.all) }
 
           changes("/api/wreaths", code: 201) { store.wreaths.add(sent["plan"]) }
+
+          changes("/api/wreaths/linked", code: 201) {
+            store.wreaths.take_in(asked_as_is(:linked_plan, sent["link"].to_s))
+          }
 
           get("/api/wreaths/:id") { JSON.generate(store.wreaths.find(id)) }
 

@@ -77,7 +77,7 @@ export function Sheet({
               checked={looking}
               onChange={(event) => setLooking(event.target.checked)}
             />
-            <span>
+            <span className="min-h-6 leading-6 max-sm:inline-block">
               <span className="max-sm:sr-only">Look for </span>bare places
             </span>
           </label>

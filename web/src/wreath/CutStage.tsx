@@ -1,5 +1,6 @@
 import { CutLength } from "../cut/CutLength"
 import { openedSays } from "../cut/cutSays"
+import { SendPicture } from "../cut/SendPicture"
 import { Fold } from "../pieces/Fold"
 import { FieldControl } from "../pieces/FieldControl"
 import { ForMakers } from "../pieces/ForMakers"
@@ -46,12 +47,7 @@ export function CutStage({
           <a className="btn" href={`/api/wreaths/${id}/pattern-card.pdf`} download>
             Pattern card
           </a>
-          <a className="btn" href={`/api/wreaths/${id}/picture.png`} download>
-            Picture
-          </a>
-          <a className="btn" href={`/api/wreaths/${id}/picture.svg?photos=yes`} download>
-            SVG
-          </a>
+          <SendPicture id={id} />
           <a className="btn" href={`/api/wreaths/${id}/cut-sheet.csv`} download>
             CSV
           </a>

@@ -9,6 +9,7 @@ import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { Keeping } from "./Keeping"
 import { arranged, AT_ONCE, found, groupings, ON_A_PAGE, orders } from "./listing"
+import { TakeInPicture } from "./TakeInPicture"
 import { WreathRow } from "./WreathRow"
 import { Problem } from "../pieces/Problem"
 
@@ -40,6 +41,7 @@ export function WreathsScreen() {
           {wreaths?.length === 0 && list.data?.example && <Example />}
           {wreaths && (
             <>
+              <TakeInPicture />
               <Deleted shelf="wreaths" />
               <Keeping />
             </>
