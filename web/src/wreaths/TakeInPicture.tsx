@@ -59,12 +59,12 @@ export function TakeInPicture() {
   }, [mutate])
   return (
     <div className="no-print pt-6">
-      <label className="flex flex-wrap items-center gap-3">
+      <label className="flex max-w-full flex-wrap items-center gap-3">
         A picture with its plan in it, or a photo of a pattern card
         <input
           type="file"
           accept="image/png,image/svg+xml,image/jpeg,image/webp"
-          className="file-input"
+          className="file-input max-w-full"
           onChange={(event) => {
             const file = event.target.files?.[0]
             if (file) mutate(file)
@@ -78,9 +78,13 @@ export function TakeInPicture() {
           mutate(link)
         }}
       >
-        <label className="flex flex-wrap items-center gap-3">
+        <label className="flex max-w-full flex-wrap items-center gap-3">
           Or the link of a pattern card
-          <input className="input w-80 text-left" value={link} onChange={(event) => setLink(event.target.value)} />
+          <input
+            className="input w-80 max-w-full text-left"
+            value={link}
+            onChange={(event) => setLink(event.target.value)}
+          />
         </label>
         {link && (
           <button type="submit" className="btn" disabled={take.isPending}>
