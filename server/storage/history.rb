@@ -5,8 +5,8 @@ module Server
     # What a plan was before it was changed. What is changed in one go, within a quarter of an hour, is one change:
     # what is kept is the plan as it was before it.
     class History
-      # So many of a wreath are kept; the oldest go first.
-      MOST = 40
+      # So many of a wreath are kept, and so many bytes of plans; the oldest go first.
+      MOST, MOST_BYTES = 40, 1_000_000
       # Seconds within which one change goes on.
       ONE_GO = 15 * 60
 
@@ -22,8 +22,7 @@ module Server
         return if own.where { at > Sequel.lit("UTC_TIMESTAMP() - INTERVAL #{ONE_GO} SECOND") }.any?
         rows.insert_ignore.insert(wreath_id: row[:id], version: row[:version], plan: row[:plan],
           at: Sequel.lit("UTC_TIMESTAMP()"))
-        oldest = own.reverse(:version).offset(MOST).get(:version)
-        own.where { version <= oldest }.delete if oldest
+        let_go(own)
       end
 
       # @return [Array<Hash>] `version`, `at` and `plan`, the newest first
@@ -35,6 +34,13 @@ module Server
       end
 
       private
+
+      def let_go(own)
+        bytes = 0
+        sizes = own.reverse(:version).select_map([:version, Sequel.function(:length, :plan).as(:bytes)])
+        oldest = sizes.each_with_index.find { |(_, size), i| i >= MOST || (bytes += size) > MOST_BYTES }
+        own.where { version <= oldest[0][0] }.delete if oldest
+      end
 
       def rows = @database[:plan_versions]
     end

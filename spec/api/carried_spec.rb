@@ -99,5 +99,11 @@ RSpec.describe Server::Export::Carried, :api, :store do
       expect(status).to eq 422
     end
     expect(RealStore.store.wreaths.all).to eq []
+    # What is kept though it cannot be worked is taken in too, and what is no list stays as it is.
+    stash = {"mine" => [rope(id: "mine"), "in"]}
+    [{"learned" => [3, {"material" => "rope"}]}, {"learned" => "x"}, {"materials" => "x"}].each do |odd|
+      taken = Lantern::Plan::Shared.incoming(plan(materials: [rope]).merge(odd), stash)
+      expect(taken["learned"]).to eq odd["learned"].is_a?(Array) ? [3, {"material" => "mine"}] : odd["learned"]
+    end
   end
 end

@@ -27,6 +27,14 @@ RSpec.describe "The history of a wreath", :api, :store do
     text = RealStore.archive
     restore(text)
     expect(RealStore.archive.lines[1..-2]).to eq text.lines[1..-2]
+    # Of plans that are large, fewer.
+    5.times do
+      an_hour_later
+      version = ask(:put, "/wreaths/#{wreath["id"]}",
+        {version:, plan: plan(quantity: version, notes: "x" * 400_000)})["version"]
+    end
+    expect(history(wreath["id"]).size).to be < 40
+    expect(JSON.generate(history(wreath["id"])).bytesize).to be < 1_100_000
     expect(ask(:get, "/wreaths/99/history")["problems"]).not_to be_empty
     expect(status).to eq 404
   end

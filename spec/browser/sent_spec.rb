@@ -23,11 +23,14 @@ RSpec.describe "A picture that is its plan", :browser, :store do
     click_on "Picture…"
     within("dialog") do
       expect(page).to have_text("Not in it: your stash, your notebook, your money.")
-      expect(find("a", text: "PNG")["href"]).to end_with "/picture.png?plan=yes"
+      expect(find("a", text: "PNG")["href"]).to end_with "/picture.png?photos=no&plan=yes"
       check "And what its materials cost"
-      expect(find("a", text: "PNG")["href"]).to end_with "/picture.png?plan=yes&prices=yes"
+      expect(find("a", text: "PNG")["href"]).to end_with "/picture.png?photos=no&plan=yes&prices=yes"
       uncheck "Its plan goes along"
-      expect(find("a", text: "PNG")["href"]).to end_with "/picture.png?"
+      expect(find("a", text: "PNG")["href"]).to end_with "/picture.png?photos=no"
+      check "Drawn with the photos of its materials"
+      expect(page).to have_text("In the file: the picture alone, with the photos of the materials.")
+      expect(find("a", text: "SVG")["href"]).to end_with "/picture.svg?photos=yes"
       expect(page).to be_axe_clean
     end
     plan = Lantern::Plan::Shared.outgoing(RealStore.store.wreaths.find(id)["plan"])

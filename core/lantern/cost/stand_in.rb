@@ -17,21 +17,24 @@ module Lantern
       # @return [String, nil] one sentence
       def says
         name = NAMES[@material.kind] or return
-        "Another #{name} will do if it is #{Measure::Words.list([size, *edges])}."
+        "Another #{name} will do if it is #{Measure::Words.list([size, *edges])}#{sheets}."
       end
 
       private
 
       def size
         return "#{text(@material.width)} wide" if @material.width && !@material.sheets?
-        return "as thick as this one" unless @material.diameter
+        return "as thick" unless @material.diameter
         "#{text(@material.diameter)} thick#{", pressed lightly" if @material.kind == :rope}"
       end
 
-      # A bow stands by its wire, a back shows through what is sheer, and a pattern with an up is cut one way.
-      def edges
-        [("wired" if @material.wired), ("as sheer" if @material.sheer),
-          ("made with a pattern that has no up" unless @material.directional || !@material.sheets?)].compact
+      # A bow stands by its wire, and a back shows through what is sheer.
+      def edges = [("wired" if @material.wired), ("as sheer" if @material.sheer)].compact
+
+      # The pieces are laid on sheets of one size, and a pattern with an up is cut one way.
+      def sheets
+        return "" unless @material.sheets?
+        ", its pieces as large#{" and its pattern without an up" unless @material.directional}"
       end
 
       def text(length) = Measure::Length.exact_text(length, units: @units)

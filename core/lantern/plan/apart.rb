@@ -15,9 +15,11 @@ module Lantern
         plan = Rewriting.call(document) { |value, field|
           field.is_a?(Field::Reference) ? ids.fetch(value, value) : value
         }
-        named = ->(list, key) { Array(plan[list]).map { _1.merge(key => ids.fetch(_1[key], _1[key])) } }
-        plan = plan.merge("materials" => named.call("materials", "id"))
-        plan.key?("learned") ? plan.merge("learned" => named.call("learned", "material")) : plan
+        {"materials" => "id", "learned" => "material"}.reduce(plan) do |now, (list, key)|
+          # What is no list of objects is refused where the plan is worked.
+          next now unless now[list].is_a?(Array)
+          now.merge(list => now[list].map { _1.is_a?(Hash) ? _1.merge(key => ids.fetch(_1[key], _1[key])) : _1 })
+        end
       end
 
       # @param others [Hash{String=>(Hash, String)}] materials that are here, by their ids: document and units

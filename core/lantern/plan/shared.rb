@@ -37,7 +37,7 @@ module Lantern
           free.delete(id)
           [material["id"], id]
         }.to_h
-        Apart.renamed(document, ids)
+        ids.empty? ? document : Apart.renamed(document, ids)
       end
 
       # What cannot be read is the same as nothing.

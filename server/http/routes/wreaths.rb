@@ -6,6 +6,8 @@ module Server
     module Wreaths
       # What goes along in a picture, if it is asked for.
       module Along
+        def photos(plan) = (params["photos"] == "yes") ? store.pictures.of(plan) : {}
+
         def along(plan) = (Lantern::Plan::Shared.outgoing(plan, prices: params.key?("prices")) if params["plan"])
       end
 
@@ -50,7 +52,7 @@ module Server
             attachment "wreath-#{id}.svg"
             content_type "image/svg+xml"
             # To send to somebody, with the photos in it; the list does without them.
-            next asked(:picture, plan, store.pictures.of(plan), along(plan)) if params["photos"] || params["plan"]
+            next asked(:picture, plan, photos(plan), along(plan)) if params["photos"] || params["plan"]
             # The same plan gives the same picture: whoever has it need not be sent it again.
             cache_control :private, :no_cache
             etag digest
@@ -61,7 +63,7 @@ module Server
             attachment "wreath-#{id}.png"
             content_type "image/png"
             plan = store.wreaths.find(id)["plan"]
-            asked(:picture_png, plan, store.pictures.of(plan), along(plan))
+            asked(:picture_png, plan, (params["photos"] == "no") ? {} : store.pictures.of(plan), along(plan))
           end
 
           get("/api/wreaths/list") {

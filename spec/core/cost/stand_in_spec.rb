@@ -14,6 +14,12 @@ RSpec.describe Lantern::Cost::StandIn do
     expect(says("cm", width: 4)).to eq "Another ribbon will do if it is 4 cm wide."
   end
 
+  it "asks of cloth for pieces as large, and for no up where there is none" do
+    said = ->(**more) { described_class.new(Lantern::Plan::Material.check(cloth(**more), units: "in"), "in").says }
+    expect(said.call).to eq "Another cloth will do if it is as thick, its pieces as large and its pattern without an up."
+    expect(said.call(directional: true)).to eq "Another cloth will do if it is as thick, its pieces as large."
+  end
+
   it "is said where something is bought, and of nothing that is counted or enough" do
     worked = Lantern.work(example_plan("door-7-rope-ring"))
     rope = worked["materials"].find { _1["kind"] == "rope" }

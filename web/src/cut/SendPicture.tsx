@@ -1,19 +1,18 @@
 import { useState } from "react"
 import { Dialog } from "../pieces/Dialog"
 
-const along = (what: string) =>
-  `In the file: the form, the layers, the steps and what the materials are${what}. Not in it: your stash, your ` +
-  "notebook, your money. Opened in another workshop, it is a wreath there."
-
-/** What the file holds, said before it goes. */
-const ALONG = { plain: along(""), priced: along(" and cost") }
-
 /** The wreath as a picture to send, with its plan in it where that is ticked; and what goes along, said before. */
 export function SendPicture({ id }: { id: number }) {
   const [open, setOpen] = useState(false)
   const [plan, setPlan] = useState(true)
   const [prices, setPrices] = useState(false)
-  const asked = `${plan ? "plan=yes" : ""}${plan && prices ? "&prices=yes" : ""}`
+  const [photos, setPhotos] = useState(false)
+  const asked = [
+    `photos=${photos ? "yes" : "no"}`,
+    ...(plan ? ["plan=yes"] : []),
+    ...(plan && prices ? ["prices=yes"] : []),
+  ]
+  const query = asked.join("&")
   return (
     <>
       <button type="button" className="btn" onClick={() => setOpen(true)}>
@@ -23,22 +22,31 @@ export function SendPicture({ id }: { id: number }) {
         <Dialog title="Send its picture" onClose={() => setOpen(false)}>
           <Tick says="Its plan goes along" ticked={plan} onTick={setPlan} />
           <Tick says="And what its materials cost" ticked={plan && prices} disabled={!plan} onTick={setPrices} />
-          <p className="py-2 text-quiet">
-            {plan
-              ? ALONG[prices ? "priced" : "plain"]
-              : "The picture alone. The SVG has the photos of its materials."}
-          </p>
+          <Tick says="Drawn with the photos of its materials" ticked={photos} onTick={setPhotos} />
+          <p className="py-2 text-quiet">{goesAlong(plan, prices, photos)}</p>
           <p className="flex gap-3 pt-2">
-            <a className="btn btn-primary" href={`/api/wreaths/${id}/picture.png?${asked}`} download>
+            <a className="btn btn-primary" href={`/api/wreaths/${id}/picture.png?${query}`} download>
               PNG
             </a>
-            <a className="btn" href={`/api/wreaths/${id}/picture.svg?photos=yes&${asked}`} download>
+            <a className="btn" href={`/api/wreaths/${id}/picture.svg?${query}`} download>
               SVG
             </a>
           </p>
         </Dialog>
       )}
     </>
+  )
+}
+
+/** What the file holds, said before it goes. */
+function goesAlong(plan: boolean, prices: boolean, photos: boolean): string {
+  const drawn = photos ? "the photos of the materials" : ""
+  if (!plan) return `In the file: the picture alone${photos ? `, with ${drawn}` : ""}.`
+  const said = ["the form", "the layers", "the steps", `what the materials are${prices ? " and cost" : ""}`]
+  const all = photos ? [...said, drawn] : said
+  return (
+    `In the file: ${all.slice(0, -1).join(", ")} and ${all.at(-1)}. Not in it: your stash, your notebook, your money. ` +
+    "Opened in another workshop, it is a wreath there."
   )
 }
 

@@ -46,7 +46,7 @@ export function PaidPrice({ plan, material, offer, onChange }: Props) {
   return (
     <span className="flex flex-col items-end">
       <label className="flex items-center gap-2">
-        <span className="text-sm text-quiet">each at</span>
+        <span className="text-sm text-quiet">at the shop, each</span>
         <input
           className="input min-h-9 w-20"
           inputMode="decimal"

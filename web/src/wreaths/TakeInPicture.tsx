@@ -10,6 +10,9 @@ import { Problem } from "../pieces/Problem"
 /** What stands before the plan in a link, as the code on a pattern card holds it. */
 const LINKED = "#plan="
 
+/** Whether the list was opened by such a link. */
+export const isLinked = () => location.hash.startsWith(LINKED)
+
 const fromLink = async (link: string) => answered(await api.POST("/wreaths/linked", { body: { link } }))
 
 async function fromFile(file: File) {
@@ -41,12 +44,14 @@ export function TakeInPicture() {
     },
   })
   const { mutate } = take
-  const [link, setLink] = useState(() => (location.hash.startsWith(LINKED) ? location.href : ""))
+  const [link, setLink] = useState(() => (isLinked() ? location.href : ""))
   useEffect(() => {
-    const over = (event: DragEvent) => event.preventDefault()
+    // A field that takes files of its own is left alone.
+    const taken = (event: DragEvent) => event.target instanceof HTMLInputElement
+    const over = (event: DragEvent) => taken(event) || event.preventDefault()
     const drop = (event: DragEvent) => {
       const file = event.dataTransfer?.files[0]
-      if (!file) return
+      if (!file || taken(event)) return
       event.preventDefault()
       mutate(file)
     }

@@ -9,7 +9,7 @@ import { Page } from "../pieces/Page"
 import { useUnits } from "../pieces/useUnits"
 import { Keeping } from "./Keeping"
 import { arranged, AT_ONCE, found, groupings, ON_A_PAGE, orders } from "./listing"
-import { TakeInPicture } from "./TakeInPicture"
+import { isLinked, TakeInPicture } from "./TakeInPicture"
 import { WreathRow } from "./WreathRow"
 import { Problem } from "../pieces/Problem"
 
@@ -30,6 +30,11 @@ export function WreathsScreen() {
             </Link>
           </OnlyMakers>
         </div>
+        {isLinked() && (
+          <OnlyMakers>
+            <TakeInPicture />
+          </OnlyMakers>
+        )}
         {list.isError && <Problem>{list.error.message}</Problem>}
         {wreaths?.length === 0 && (
           <p className="py-6 text-quiet">
@@ -41,7 +46,7 @@ export function WreathsScreen() {
           {wreaths?.length === 0 && list.data?.example && <Example />}
           {wreaths && (
             <>
-              <TakeInPicture />
+              {!isLinked() && <TakeInPicture />}
               <Deleted shelf="wreaths" />
               <Keeping />
             </>
