@@ -39,8 +39,8 @@ module Server
         pdf.move_down 10
         pdf.start_new_page if pdf.cursor < PlanCode::SIDE
         PlanCode.draw(pdf, @link, "This wreath's plan: the form, the layers, the steps and what the materials are, " \
-          "without anybody's prices or stash. Read the code with a phone, and open its link in Crisp Lantern or paste " \
-          "it under the list: it is a wreath there.")
+          "without anybody's prices or stash. Read the code with a phone, and open its link in Crisp Lantern or " \
+          "paste it under the list: it is a wreath there.")
       end
 
       # The picture, and beside it what it takes.

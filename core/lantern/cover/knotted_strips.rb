@@ -5,6 +5,7 @@ module Lantern
     # Strips tied round a rail or round the whole band, tails outward.
     class KnottedStrips < Covering
       include Telling
+      include Judging
 
       covering :knotted_strips, title: "Knotted strips", takes: %i[ribbon fabric mesh], several: true,
         summary: "Short strips knotted side by side, their tails outward."
@@ -28,8 +29,8 @@ module Lantern
         choices: {spread: "Spread evenly", alternating: "Alternating", blocks: "In blocks",
                   darkest_first: "Spread evenly, tied darkest first"}
       option :mix, :list, of: Plan::Field::Count.new(:parts, label: "Parts of a colour", most: 99), most: 24,
-        label: "Parts of each colour",
-        default_says: "the same of each", help: "2, 1 is twice as many of the first as of the second."
+        label: "Parts of each colour", default_says: "the same of each",
+        help: "2, 1 is twice as many of the first as of the second."
       option :spare, :number, fine: true, default: 0.05, least: 0.0, most: 1.0, label: "Spare strips",
         help: "As a share of all."
       option :test_piece, :record, label: "Test piece", help: "Tie a few, measure, and these replace the guesses.",
@@ -101,9 +102,7 @@ module Lantern
       # What the knots sit along.
       def bar_run = rail ? form.rail_run(rail) : form.run
 
-      def take_up
-        measured_take_up || TAKE_UP_BUNDLES * bundle
-      end
+      def take_up = measured_take_up || TAKE_UP_BUNDLES * bundle
 
       def pitch = packed_pitch&.to_f || measured_pitch || (sheer? ? SHEER_BUNDLES : PITCH_BUNDLES) * bundle
 
@@ -113,7 +112,7 @@ module Lantern
         [((cut - bar_girth - take_up) / 2).to_r.round(4), SHORTEST].max
       end
 
-      def per_section = super || (strips ? strips.fdiv(form.sections) : (bar_run / form.sections) / pitch - 1e-9).ceil
+      def per_section = super || (strips ? strips.fdiv(form.sections).ceil : side_by_side(bar_run / form.sections))
 
       # Strips tied, without spares.
       def tied = strips || per_section * form.sections
@@ -273,33 +272,8 @@ module Lantern
         pencil("(%l − %l once round − %l) ÷ 2", cut, bar_girth, take_up)
       end
 
-      def short_tails
-        return if tail >= LEAST_TAIL
-        finding(:warn, "short_tails", "Tails of #{text(tail)} cannot be held while the knot is tied: cut them longer " \
-          "and trim afterwards.", try: cut ? {"cut" => text(up_to_mark(2 * LEAST_TAIL + bar_girth + take_up))} :
-            {"tail" => "1 1/2 in"})
-      end
-
-      def sparse
-        enough = (bar_run / pitch - 1e-9).ceil
-        finding(:note, "loose_knots", "#{strips} strips stand #{text(bar_run / strips)} apart; #{enough} would lie " \
-          "side by side. Ribbon stands out sideways and hides what lies between: tie five, and look.",
-          try: {"strips" => enough})
-      end
-
-      def shrinks
-        return if spare >= 0.02
-        finding(:warn, "no_spares", "No spares: strips shrink as they are tied and one in twenty goes wrong.",
-          try: {"spare" => 0.05})
-      end
-
-      def loose
-        return if pitch * tied >= bar_run * 0.9
-        return sparse if strips
-        finding(:warn, "loose_knots", "#{per_section} in a section leaves gaps: " \
-          "#{((bar_run / form.sections) / pitch - 1e-9).ceil} close it.",
-          try: {"per_section" => ((bar_run / form.sections) / pitch - 1e-9).ceil})
-      end
+      # As many knots as close so much of a rail.
+      def side_by_side(run) = (run / pitch - 1e-9).ceil
     end
   end
 end

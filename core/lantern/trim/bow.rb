@@ -20,9 +20,10 @@ module Lantern
       option :kind, :choice, default: :pinch_and_twist, label: "Kind of bow",
         choices: -> { Bows.kinds.transform_values(&:title) }
       option :loops, :count, most: 60, label: "Loops, both sides together", default_says: "what is usual for the kind"
-      option :loop_size, :length, most: 48, label: "Loop, laid flat", default_says: "what is usual for the kind",
-        help: "A 4 in loop takes 8 in of ribbon."
-      option :tail, :length, zero: true, most: 120, label: "Tail", default_says: "what is usual for the kind"
+      option :loop_size, :length, most: 48, drawn: :loop, label: "Loop, laid flat",
+        default_says: "what is usual for the kind", help: "A 4 in loop takes 8 in of ribbon."
+      option :tail, :length, zero: true, most: 120, drawn: :tail, label: "Tail",
+        default_says: "what is usual for the kind"
       option :strips, :count, most: 60, label: "Strips", default_says: "four", where: {kind: [:stacked_strips]}
       option :strip_length, :length, most: 120, label: "Each strip", default_says: "18 in",
         where: {kind: [:stacked_strips]}

@@ -16,7 +16,8 @@ RSpec.describe Lantern::Cost::StandIn do
 
   it "asks of cloth for pieces as large, and for no up where there is none" do
     said = ->(**more) { described_class.new(Lantern::Plan::Material.check(cloth(**more), units: "in"), "in").says }
-    expect(said.call).to eq "Another cloth will do if it is as thick, its pieces as large and its pattern without an up."
+    expect(said.call)
+      .to eq "Another cloth will do if it is as thick, its pieces as large and its pattern without an up."
     expect(said.call(directional: true)).to eq "Another cloth will do if it is as thick, its pieces as large."
   end
 

@@ -15,6 +15,19 @@ RSpec.describe Lantern::Trim::Bow do
     expect(bow(twist: 0.5, centre_loop: 2)["figures"]["length"]).to eq 44 + 5 * 0.5 + 4 + 0.0
   end
 
+  it "draws what can be dragged out on the drawing as long as it is, or longer and shorter with it" do
+    dragged = described_class.options.select { _1.respond_to?(:drawn) && _1.drawn }
+    expect(dragged.map(&:name)).to eq %i[loop_size tail]
+    dragged.each do |option|
+      long = [4, 8].map { |said|
+        work(materials: [wired], layers: [layer("bow", "tape", **{option.name => said})])["drawing"]["layers"]
+          .find { _1["kind"] == option.drawn.to_s }["front"][0]["points"].each_slice(2).first(2)
+          .then { |(ax, ay), (bx, by)| Math.hypot(bx - ax, by - ay) }
+      }
+      expect(long[1] / long[0]).to be_within(0.01).of(2)
+    end
+  end
+
   # Common practice: four stretches of 6 in are 24 in; four, or three, strips of 18 in.
   it "takes 24 in for a hand-tied bow of two loops, and 72 and 54 in for stacked strips" do
     expect(bow(kind: "two_loop")["figures"]["length"]).to eq 24

@@ -45,8 +45,8 @@ function goesAlong(plan: boolean, prices: boolean, photos: boolean): string {
   const said = ["the form", "the layers", "the steps", `what the materials are${prices ? " and cost" : ""}`]
   const all = photos ? [...said, drawn] : said
   return (
-    `In the file: ${all.slice(0, -1).join(", ")} and ${all.at(-1)}. Not in it: your stash, your notebook, your money. ` +
-    "Opened in another workshop, it is a wreath there."
+    `In the file: ${all.slice(0, -1).join(", ")} and ${all.at(-1)}. Not in it: your stash, your notebook, your ` +
+    "money. Opened in another workshop, it is a wreath there."
   )
 }
 

@@ -17,21 +17,19 @@ interface HandlesProps {
 export function Handles({ drawing, letter, placing }: HandlesProps) {
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.outline_bounds
   const middle: Point = [(left + right) / 2, (top + bottom) / 2]
+  const scaleOf = (spot: Spot): Scale | undefined => {
+    if (spot.measure) {
+      const measured = measuredOf(drawing, spot.layer, spot.measure)
+      return measured && outFrom(...measured, Number(spot.at), spot.measure)
+    }
+    if (spot.along) return alongPath(drawing.form.middle)
+    return byClock(middle, spot.middle && drawing.form.closed ? (bottom - top) * IN_THE_MIDDLE : 0)
+  }
   return placing.spots.map((spot) => {
-    const reach = spot.middle && drawing.form.closed ? (bottom - top) * IN_THE_MIDDLE : 0
-    const measured = spot.measure && measuredOf(drawing, spot)
-    if (spot.measure && !measured) return undefined
-    const scale = measured
-      ? outFrom(...measured, Number(spot.at), spot.measure!)
-      : spot.along
-        ? alongPath(drawing.form.middle)
-        : byClock(middle, reach)
-    const where = measured
-      ? measured[1]
-      : spot.along && spot.at !== "middle"
-        ? scale.point(spot.at)
-        : spotOf(drawing, spot)
+    const scale = scaleOf(spot)
+    const where = (spot.at !== "middle" && scale?.point(spot.at)) || spotOf(drawing, spot)
     return (
+      scale &&
       where && (
         <Handle
           key={`${spot.layer}.${spot.option}`}

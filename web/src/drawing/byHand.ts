@@ -44,7 +44,7 @@ export type Point = [number, number]
 /** How places on a form are numbered. */
 export interface Scale {
   most: number
-  /** Where a number lies, on an open form. */
+  /** Where a number lies, where the scale itself knows. */
   point: (at: number) => Point | undefined
   /** The number of a place. */
   at: (x: number, y: number) => Place

@@ -1,10 +1,10 @@
 import type { Drawing } from "../keep/client"
-import type { Measure, Point, Scale, Spot } from "./byHand"
+import type { Measure, Point, Scale } from "./byHand"
 import { fractionGlyphs } from "./fractions"
 
 /** From where a measure of a layer goes out on the drawing, and how far: of the first piece that has it. */
-export function measuredOf(drawing: Drawing, { layer, measure }: Spot): [Point, Point] | undefined {
-  const lie = drawing.layers.find((each) => each.layer === layer && each.kind === measure?.drawn)
+export function measuredOf(drawing: Drawing, layer: string, { drawn }: Measure): [Point, Point] | undefined {
+  const lie = drawing.layers.find((each) => each.layer === layer && each.kind === drawn)
   const [x0, y0, x1, y1] = lie?.front[0]?.points ?? []
   if (x0 === undefined || y0 === undefined || x1 === undefined || y1 === undefined) return undefined
   return [

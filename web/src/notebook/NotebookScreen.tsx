@@ -8,6 +8,7 @@ import { ForMakers } from "../pieces/ForMakers"
 import { hasWords } from "../pieces/hasWords"
 import { Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
+import { Search } from "../pieces/Search"
 import { useUnits } from "../pieces/useUnits"
 import { CalibrationPlot } from "./CalibrationPlot"
 import { LearnedPlot } from "./LearnedPlot"
@@ -58,13 +59,11 @@ export function NotebookScreen() {
             <section aria-label="What was made">
               <div className="flex flex-wrap items-baseline justify-between gap-x-4 pt-3">
                 <h2 className="text-lg">What was made</h2>
-                <input
-                  type="search"
-                  aria-label="Look for what was made"
+                <Search
+                  label="Look for what was made"
                   placeholder="A wreath, a material, a step"
-                  className="input w-64 text-left"
                   value={text}
-                  onChange={(event) => setText(event.target.value)}
+                  onChange={setText}
                 />
               </div>
               {shown.length === 0 && <p className="py-4 text-quiet">Nothing that was made is called so.</p>}

@@ -1,3 +1,4 @@
+import type { ComponentProps } from "react"
 import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { answered, api, type Settings, type Units } from "../keep/client"
 import { keys } from "../keep/keys"
@@ -20,6 +21,8 @@ const PAPERS = [
   { value: "letter", says: "Letter" },
   { value: "a4", says: "A4" },
 ]
+
+type Choice = ComponentProps<typeof OpenChoice>["choices"][number]
 
 /** How many of a hundred wreaths are to come out with what was bought. */
 const SURE = ["0.8", "0.9", "0.95", "0.99"].map((value) => ({ value, says: percent(Number(value)) }))
@@ -49,6 +52,17 @@ export function SettingsScreen() {
   })
   if (!settings) return <Fetching what="Settings" />
   const offered = CURRENCIES.includes(settings.currency) ? CURRENCIES : [settings.currency, ...CURRENCIES]
+  const chosen = (key: keyof Settings, label: string, choices: Choice[], help?: string) => (
+    <Field label={label} help={help}>
+      <OpenChoice
+        label={label}
+        name={key}
+        value={settings[key]}
+        choices={choices}
+        onChange={(value) => change.mutate({ [key]: value })}
+      />
+    </Field>
+  )
   return (
     <Page title="Settings" units={units} onUnits={setUnits}>
       <main className="mx-auto max-w-3xl px-4 py-4 sm:px-6">
@@ -82,28 +96,14 @@ export function SettingsScreen() {
               </select>
             )}
           </Field>
-          <Field label="Paper">
-            <OpenChoice
-              label="Paper"
-              name="paper"
-              value={settings.paper}
-              choices={PAPERS}
-              onChange={(paper) => change.mutate({ paper: paper as Settings["paper"] })}
-            />
-          </Field>
+          {chosen("paper", "Paper", PAPERS)}
           <h2 className="pt-5 text-lg">New wreaths</h2>
-          <Field
-            label="How sure"
-            help="That what is bought will be enough. A wreath may be surer for itself, under Cut."
-          >
-            <OpenChoice
-              label="How sure"
-              name="sureness"
-              value={settings.sureness}
-              choices={SURE}
-              onChange={(sureness) => change.mutate({ sureness: sureness as Settings["sureness"] })}
-            />
-          </Field>
+          {chosen(
+            "sureness",
+            "How sure",
+            SURE,
+            "That what is bought will be enough. A wreath may be surer for itself, under Cut.",
+          )}
           <Field label="Smallest mark on your tape" help="Lengths to cut are rounded up to it.">
             {(labelled) => (
               <select
@@ -120,18 +120,12 @@ export function SettingsScreen() {
             )}
           </Field>
           <h2 className="pt-5 text-lg">What is asked</h2>
-          <Field
-            label="Was it cut?"
-            help="When a wreath is finished whose material still lies in the stash: asked once, in one line."
-          >
-            <OpenChoice
-              label="Was it cut?"
-              name="ask-uncut"
-              value={settings.ask_uncut}
-              choices={ASKED}
-              onChange={(asked) => change.mutate({ ask_uncut: asked as Settings["ask_uncut"] })}
-            />
-          </Field>
+          {chosen(
+            "ask_uncut",
+            "Was it cut?",
+            ASKED,
+            "When a wreath is finished whose material still lies in the stash: asked once, in one line.",
+          )}
           <p className="pt-2 text-sm text-quiet">Saved as soon as you choose.</p>
         </ForMakers>
         <House />

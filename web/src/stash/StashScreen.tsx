@@ -5,6 +5,7 @@ import { Deleted } from "../pieces/Deleted"
 import { ForMakers, OnlyMakers } from "../pieces/ForMakers"
 import { hasWords } from "../pieces/hasWords"
 import { Page } from "../pieces/Page"
+import { Search } from "../pieces/Search"
 import { useUnits } from "../pieces/useUnits"
 import { LedgerDialog } from "./LedgerDialog"
 import { MaterialForm } from "./MaterialForm"
@@ -33,14 +34,7 @@ export function StashScreen() {
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2 pb-2">
             <h1 className="text-2xl">Stash</h1>
             <span className="text-quiet">{stash.data && `${stash.data.length} materials`}</span>
-            <input
-              type="search"
-              aria-label="Look for a material"
-              placeholder="Look for a material"
-              className="input w-52 text-left"
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-            />
+            <Search label="Look for a material" value={text} onChange={setText} />
             <span className="ml-auto flex flex-wrap gap-2">
               <button type="button" className="btn" onClick={() => setFile("shop")}>
                 Shop

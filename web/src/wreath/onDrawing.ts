@@ -50,13 +50,10 @@ export function placingOf({ plan, declarations, onChange }: About, worked?: Work
   return { spots, gaps: false, onPlace: placeOn(onChange) }
 }
 
-/** What of a bow is dragged out to its length, and what of the drawing shows it. */
-const DRAWN: Record<string, string> = { tail: "tail", loop_size: "loop" }
-
+/** What of a layer is dragged out to its length. */
 function measuresOf(layer: PlanLayer, kind: Covering, { units }: Plan, worked?: WorkedPlan): Placing["spots"] {
   const settings = worked?.layers.find(({ id }) => id === layer.id)?.settings
-  return kind.options.flatMap(({ name, kind: sort, label }) => {
-    const drawn = sort === "length" ? DRAWN[name] : undefined
+  return kind.options.flatMap(({ name, drawn, label }) => {
     const at = numberOf(settings?.[name])
     if (!drawn || !at || Array.isArray(layer[name])) return []
     const measure = { drawn, unit: units, mark: units === "in" ? 0.25 : 0.5 }

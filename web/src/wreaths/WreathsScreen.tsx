@@ -6,6 +6,7 @@ import { useOccasions, useWreathList } from "../keep/queries"
 import { Deleted } from "../pieces/Deleted"
 import { OnlyMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
+import { Search } from "../pieces/Search"
 import { useUnits } from "../pieces/useUnits"
 import { Keeping } from "./Keeping"
 import { arranged, AT_ONCE, found, groupings, ON_A_PAGE, orders } from "./listing"
@@ -121,14 +122,11 @@ function List({ wreaths }: { wreaths: Listed }) {
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2 pb-2">
-        <input
-          type="search"
-          aria-label="Look for a wreath"
-          placeholder="Look for a wreath"
-          className="input w-64 text-left"
+        <Search
+          label="Look for a wreath"
           value={text}
-          onChange={(event) => {
-            setText(event.target.value)
+          onChange={(looked) => {
+            setText(looked)
             setPage(0)
           }}
         />

@@ -11,12 +11,18 @@ module Lantern
         # @param zero [Boolean] whether nothing at all is allowed
         # @param signed [Boolean] whether it may lie the other way
         # @param most [Numeric] the largest allowed, in inches
-        def initialize(name, zero: false, signed: false, most: MOST, **rest)
+        # @param drawn [Symbol, nil] the kind of lie whose pieces are so long from their first point to their second,
+        #   so that it can be dragged out on the drawing
+        def initialize(name, zero: false, signed: false, most: MOST, drawn: nil, **rest)
           super(name, **rest)
           @zero = zero
           @signed = signed
           @most = most
+          @drawn = drawn
         end
+
+        # @return [Symbol, nil]
+        attr_reader :drawn
 
         # @return [Rational, nil] inches
         def read(value, at, reading)
@@ -50,7 +56,7 @@ module Lantern
           inches && reading.understood(at, -inches)
         end
 
-        def limits = {"zero" => @zero, "most" => @most, "signed" => (true if @signed)}.compact
+        def limits = {"zero" => @zero, "most" => @most, "signed" => (true if @signed), "drawn" => drawn&.to_s}.compact
 
         def declared_default = default&.to_f
       end
