@@ -9,9 +9,9 @@ module Lantern
 
         def short_tails
           return if tail >= LEAST_TAIL
-          finding(:warn, "short_tails", "Tails of #{text(tail)} cannot be held while the knot is tied: " \
-            "cut them longer and trim afterwards.", try: cut ? {"cut" => text(up_to_mark(2 * LEAST_TAIL + bar_girth + take_up))} :
-              {"tail" => "1 1/2 in"})
+          longer = cut ? {"cut" => text(up_to_mark(2 * LEAST_TAIL + bar_girth + take_up))} : {"tail" => "1 1/2 in"}
+          finding(:warn, "short_tails", "Tails of #{text(tail)} cannot be held while the knot is tied: cut them " \
+            "longer and trim afterwards.", try: longer)
         end
 
         def sparse
