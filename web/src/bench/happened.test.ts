@@ -34,6 +34,13 @@ it("counts nothing that belongs to a make that is finished", () => {
   expect(placeOf({ bench, waiting })).toBe("cut")
 })
 
+it("stays what was done before the server had said which make is at the bench", () => {
+  const waiting = [event("a", "go", 0, "fill"), event("b", "count", 2, "fill")]
+  const told = { ...nothing, make: 4, counts: { coil: 1 }, place: "cut" }
+  expect(placeOf({ bench: told, waiting })).toBe("fill")
+  expect(sums("count", { bench: told, waiting })).toEqual({ coil: 1, fill: 2 })
+})
+
 it("is at the step that was gone to last, here before there", () => {
   const bench = { ...nothing, place: "cut" }
   expect(placeOf({ bench, waiting: [] })).toBe("cut")

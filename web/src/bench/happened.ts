@@ -6,17 +6,20 @@ export interface Happened {
   step: string
   kind: "count" | "go" | "time"
   amount: number
-  /** The make that it belongs to. */
+  /** The make that it belongs to: the one at the bench when it arrives, where this table was not told yet. */
   make?: number
 }
 
+/** Where a wreath stands; before the server has said so, nobody knows how many makes of it are finished. */
+export type Stand = Omit<Bench, "make"> & { make?: number }
+
 /** What a table remembers of a wreath: what the server last said, and what it may not have heard yet. */
 export interface Kept {
-  bench: Bench
+  bench: Stand
   waiting: Happened[]
 }
 
-export const nothing: Bench = { counts: {}, seconds: {}, place: null, finished: 0, make: 0 }
+export const nothing: Stand = { counts: {}, seconds: {}, place: null, finished: 0 }
 
 /** What was kept on this table, from its text; nothing when that cannot be read. */
 export function keptFrom(text: string | null): Kept {
@@ -49,7 +52,7 @@ export function sums(kind: "count" | "time", { bench, waiting }: Kept): Record<s
 export const placeOf = ({ bench, waiting }: Kept): string | undefined =>
   waiting.findLast((each) => each.kind === "go" && isOf(bench, each))?.step ?? bench.place ?? undefined
 
-const isOf = (bench: Bench, { make }: Happened) => make === undefined || make >= bench.make
+const isOf = (bench: Stand, { make }: Happened) => make === undefined || make >= (bench.make ?? 0)
 
 /** What still waits after some of it has arrived. */
 export function without(waiting: Happened[], arrived: Happened[]): Happened[] {

@@ -4,10 +4,12 @@ import { outcomeOf, sendLast } from "../keep/outcome"
 import { nameOfItsOwn } from "../keep/sending"
 import { useKeeper } from "../keep/useKeeper"
 import { ownName } from "../keep/workshop"
-import { keptFrom, nothing, placeOf, sums, without, type Happened, type Kept } from "./happened"
+import { keptFrom, nothing, placeOf, sums, without, type Happened, type Kept, type Stand } from "./happened"
 
 const RETRY = 3000
 const LOOK_AGAIN = 4000
+/** The make after the one that stands there, if it is known which that is. */
+const after = ({ make }: Stand) => (make === undefined ? undefined : make + 1)
 /** As many as the server takes at once. */
 const MOST_AT_ONCE = 500
 
@@ -98,7 +100,7 @@ export function useBench(id: number) {
     happen,
     /** Forgets what was kept here, after the make was finished: the next one begins. */
     forget: useCallback(
-      () => keep({ bench: { ...nothing, make: (latest.current.bench.make ?? 0) + 1 }, waiting: [] }),
+      () => keep({ bench: { ...nothing, make: after(latest.current.bench) }, waiting: [] }),
       [keep],
     ),
   }

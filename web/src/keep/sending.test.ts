@@ -38,6 +38,14 @@ describe("a change", () => {
     expect(server.names[2]).toBe("mine-12345")
   })
 
+  it("has its turn later where too much was done at once, and says so where it never has", async () => {
+    const answers = [503, 503, 200, 503, 503, 503]
+    const ask = async () => new Response("{}", { status: answers.shift() })
+    expect((await send(request("/wreaths/7/bought"), ask, atOnce)).status).toBe(200)
+    expect((await send(request("/wreaths/7/bought"), ask, atOnce)).status).toBe(503)
+    expect(answers).toEqual([])
+  })
+
   it("is given up after a while", async () => {
     const server = deafFor(9)
     await expect(send(request("/wreaths"), server.ask, atOnce)).rejects.toThrow("Failed to fetch")

@@ -1,7 +1,7 @@
 /** Questions change nothing; all other posts happen once, whoever sends them how often. */
 const QUESTIONS = /\/api\/(ask|account)\//
 
-/** How long to wait before a change that got no answer is sent again, in milliseconds. */
+/** How long to wait before a change that got no answer, or not its turn, is sent again, in milliseconds. */
 const AGAIN = [400, 1600]
 
 /** A name that no other request has. */
@@ -14,7 +14,7 @@ export const once = (name: string) => ({ "idempotency-key": name })
 
 /**
  * Sends a request. A change carries a name of its own, so that it can be sent again when no answer came: the network
- * went away, or the server died after it was done.
+ * went away, or the server died after it was done; or when so much was done just then that it had not its turn.
  */
 export async function send(
   request: Request,
@@ -27,11 +27,13 @@ export async function send(
   if (!named.headers.has("idempotency-key")) named.headers.set("idempotency-key", nameOfItsOwn())
   for (const milliseconds of AGAIN) {
     try {
-      return await ask(named.clone())
+      const answer = await ask(named.clone())
+      // So much is done just then that it had not its turn, and nothing was changed.
+      if (answer.status !== 503) return answer
     } catch (error) {
       if (named.signal.aborted) throw error
-      await pause(milliseconds)
     }
+    await pause(milliseconds)
   }
   return ask(named)
 }

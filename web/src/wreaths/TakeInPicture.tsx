@@ -63,7 +63,7 @@ export function TakeInPicture() {
     }
   }, [mutate])
   return (
-    <div className="no-print pt-6">
+    <div className="no-print py-4">
       <label className="flex max-w-full flex-wrap items-center gap-3">
         A picture with its plan in it, or a photo of a pattern card
         <input
@@ -92,7 +92,7 @@ export function TakeInPicture() {
           />
         </label>
         {link && (
-          <button type="submit" className="btn" disabled={take.isPending}>
+          <button type="submit" className={`btn ${isLinked() ? "btn-primary" : ""}`} disabled={take.isPending}>
             Take it in
           </button>
         )}

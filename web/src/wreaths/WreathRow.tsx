@@ -25,7 +25,7 @@ export function WreathRow({ wreath, group }: { wreath: ListedWreath; group: stri
       )}
       <li className="flex min-h-38 items-center gap-4 border-b border-base-300 py-3 max-sm:min-h-42">
         <Link to={to} className="h-32 w-32 shrink-0" tabIndex={-1} aria-hidden="true">
-          {!problem && <Picture src={`/api/wreaths/${wreath.id}/thumbnail.png?of=${wreath.picture}`} />}
+          {summary && !problem && <Picture src={`/api/wreaths/${wreath.id}/thumbnail.png?of=${wreath.picture}`} />}
         </Link>
         <div className="min-w-0 flex-1">
           <h2 className="text-lg leading-snug">
