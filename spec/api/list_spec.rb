@@ -4,6 +4,8 @@ require_relative "../support/api"
 
 # The list of wreaths: worked once, kept, and never stale.
 RSpec.describe "The list of wreaths", :api, :store do
+  before { RealStore.forget_answers }
+
   def list = ask(:get, "/wreaths/list")["wreaths"]
 
   def summary(id) = ask(:get, "/wreaths/#{id}/summary")
