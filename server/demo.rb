@@ -2,6 +2,7 @@
 
 require "date"
 require "json"
+require_relative "storage/photo"
 
 module Server
   # Tannery Row: the wreaths and the stash that a first visitor finds. Made up, every bit of it.
@@ -41,6 +42,18 @@ module Server
       end
     end
 
+    # Two doors of the street: one as a photo of it would show it (a drawing that stands in for one), one that is drawn.
+    def places(store)
+      Dir[File.join(PLANS, "places/*.json")].sort.each do |file|
+        name, place = JSON.parse(File.read(file)).values_at("name", "place")
+        if place["photo"]
+          bytes = File.binread(file.sub(/json\z/, "jpg"))
+          store.pictures.keep(Photo::Safe.new("image/jpeg", bytes, *place["photo"].values_at("width", "height")))
+        end
+        store.places.put(name, place)
+      end
+    end
+
     # Loads the demo into an empty store, once; what was deleted since stays deleted.
     def load(store)
       store.once("demo") do
@@ -58,6 +71,7 @@ module Server
            "drying" => 1, "delivery" => 2})
         store.occasions.gather(walk["id"], wreaths.first(doors.size).map { _1["id"] })
         makes(store, wreaths)
+        places(store)
       end
     end
   end

@@ -136,6 +136,12 @@ module Lantern
     # Whether those are charged to whatever of their sort the plan has.
     def fixings_charged? = true
 
+    # @return [Float] grams that it adds, as far as anybody said
+    def weighs = 0.0
+
+    # @return [Float] how far it stands out from what it sits on, in inches; nothing for what lies on it
+    def stands_out = 0.0
+
     # @return [Array<Place::Lie>] where the strips lie
     def lies = []
 

@@ -17,7 +17,7 @@ module Server
     FORMAT = "crisp-lantern/archive"
     VERSION = 2
     # In the order in which they may name each other.
-    TABLES = %i[settings pictures materials actions occasions occasion_ticks wreaths entries ticks forms makes
+    TABLES = %i[settings pictures places materials actions occasions occasion_ticks wreaths entries ticks forms makes
       bench_events plan_versions].freeze
     # What follows from those, or lives for a day.
     DERIVED = %i[lots requests kept_answers upload_parts].freeze

@@ -59,7 +59,7 @@ module Server
       end
     end
 
-    # What neither a material nor a wreath names goes; what one does is looked at again after as many days.
+    # What neither a material nor a wreath nor a place names goes; what one does is looked at again after as many days.
     def pictures
       in_slices(:pictures, %i[id], Sequel[:created_at] < ago("#{Store::Pictures::DAYS} DAY")) do |old|
         old.each do |workshop, id|
@@ -70,7 +70,7 @@ module Server
     end
 
     def named?(workshop, id)
-      {materials: :document, wreaths: :plan}.any? do |table, column|
+      {materials: :document, wreaths: :plan, places: :document}.any? do |table, column|
         @database[table].where(TenantDataset::COLUMN => workshop).where(Sequel.like(column, "%#{id}%")).any?
       end
     end

@@ -72,6 +72,17 @@ module Server
       ->(x, y) { light.getbyte(y * width + x) if x.between?(0, width - 1) && y.between?(0, height - 1) }
     end
 
+    # The colour that most of a picture has about a pixel.
+    # @param far [Integer] pixels to either side
+    # @return [String] as `#rrggbb`
+    def colour_about(bytes, x, y, far)
+      load_library
+      picture = Vips::Image.new_from_buffer(bytes, "").colourspace(:srgb)
+      left, top = [x - far, 0].max, [y - far, 0].max
+      part = picture.crop(left, top, [2 * far, picture.width - left].min, [2 * far, picture.height - top].min)
+      format("#%02x%02x%02x", *(0..2).map { part.extract_band(_1).percent(50) })
+    end
+
     # The library is loaded where a picture is first opened: it keeps threads, which no process that forks may have.
     def load_library
       # A damaged picture is refused with a sentence; the library need not write one too.

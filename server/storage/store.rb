@@ -92,7 +92,7 @@ module Server
     attr_reader :own
 
     attr_reader :settings, :kept, :pictures, :uploads, :wreaths, :materials, :forms, :ledger, :occasions, :archive,
-      :bench, :notebook, :backups, :revisions
+      :places, :bench, :notebook, :backups, :revisions
 
     # @param database [Sequel::Database]
     # @param answers [TaskRunner] whom it asks what a plan comes to
@@ -110,6 +110,7 @@ module Server
       @uploads = Uploads.new(@own)
       @materials = Materials.new(@own, @ledger)
       @forms = Forms.new(@own, answers)
+      @places = Places.new(@own, @pictures, answers)
       @wreaths = Wreaths.new(@own, @materials, @forms, @ledger, answers)
       @archive = Archive.new(@own, @ledger)
       @backups = Backups.new(backups ? Backups.folder(backups, workshop) : Dir.tmpdir, @archive)
@@ -196,6 +197,7 @@ require_relative "materials"
 require_relative "notebook"
 require_relative "occasions"
 require_relative "pictures"
+require_relative "places"
 require_relative "revisions"
 require_relative "uploads"
 require_relative "wreaths"

@@ -19,7 +19,8 @@ module Server
       # What the one that is there from the beginning is called until somebody has it.
       UNNAMED = "This workshop"
       # What a workshop may hold: far more than one maker has made, and an end to what anybody can fill a disk with.
-      MOST = {wreaths: 5_000, materials: 5_000, occasions: 500, forms: 1_000, pictures: 2_000, makes: 20_000,
+      MOST = {wreaths: 5_000, materials: 5_000, occasions: 500, forms: 1_000, places: 500, pictures: 2_000,
+              makes: 20_000,
               upload_parts: 400}.freeze
 
       # Raised when a workshop would be left with nobody who may change it.

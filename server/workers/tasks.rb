@@ -23,7 +23,7 @@ module Server
         def load
           return if @loaded
           @loaded = true
-          %w[carried cut_sheet occasion_sheet pattern_card template].each { require_relative "../export/#{_1}" }
+          %w[carried cut_sheet occasion_sheet on_door pattern_card template].each { require_relative "../export/#{_1}" }
           %w[picture raster reader true_size].each { require_relative "../export/svg/#{_1}" }
         end
 
@@ -155,6 +155,23 @@ module Server
         # @param square [Boolean] whether only its middle is kept
         # @return [Photo::Safe]
         def safe_picture(address, at = "picture", square = false) = Photo.safe(address, at:, square:)
+
+        # A place with what its photo shows; its colour is that of the photo where a wreath hangs, unless it is said.
+        # @param document [Hash] as {Lantern::Door::Place} reads it
+        # @param bytes [String, nil] its photo
+        # @return [Hash]
+        def look_at_place(document, bytes)
+          return Lantern::Door::Place.look(document) unless bytes
+          looked = Lantern::Door::Place.look(document, &Photo.brightness(bytes))
+          place = Lantern::Door::Place.read(looked)
+          {"paint" => Photo.colour_about(bytes, *place.usual.map(&:round), (4 * place.scale).round)}.merge(looked)
+        end
+
+        # @param asked [Hash] as {Lantern::Ask::OnDoor} takes it
+        # @param photos [Hash{String=>String}] of the wreath's materials, as data addresses
+        # @param bytes [String, nil] the photo of the place
+        # @return [String] a JPEG file
+        def door_picture(asked, photos, bytes) = Export::OnDoor.new(asked, photos, bytes).jpeg
 
         # @param photo [Hash] as {Lantern::Form::FromPhoto} takes it
         # @param bytes [String] the picture

@@ -33,6 +33,7 @@ RSpec.describe "A change that is sent twice", :api, :store do
       "/wreaths" => {plan: plan(name: "New")},
       "/materials" => {units: "in", material: cloth},
       "/forms" => {name: "Mine", units: "in", form: {base: "wire", shape: "ring", outside: 9, inside: 5}},
+      "/places" => {name: "Our door", place: {units: "in", wide: 36}},
       "/occasions" => {name: "Market", units: "in", occasion: {}},
       "/materials/#{rope_id}/ledger" => {kind: "bought", piece: "10 ft", change: 1, units: "in"},
       "/materials/#{rope_id}/splice" => {piece: 120, at: 50, units: "in"},

@@ -83,6 +83,7 @@ RSpec.describe "A workshop", :api, :store do
     RealStore.own[:pictures].insert(id: picture, type: "image/png", width: 1, height: 1, bytes: Sequel.blob("x"))
     RealStore.store.uploads.keep("a-photo-of-mine", 0, "part")
     RealStore.own[:forms].insert(name: "Own", units: "in", document: "{}")
+    RealStore.own[:places].insert(name: "Own door", document: JSON.generate(units: "in", wide: 36))
     binned = wreath(first, "Gone")
     on(first, :delete, "/wreaths/#{binned["id"]}?version=1")
     {"/wreathsid" => made["id"], "/materialsid" => shown.call("/materials", "materials")[0]["id"],
@@ -106,7 +107,7 @@ RSpec.describe "A workshop", :api, :store do
     # Every address as the contract has it, and what it answers to who owns nothing of it.
     addresses(there).each do |verb, path, who|
       next if who == "stranger" || path.start_with?("/account", "/workshop", "/example")
-      on(other, verb, "#{path}?version=1&part=form", body_for(verb, path))
+      on(other, verb, "#{path}?version=1&part=form&place=1", body_for(verb, path))
       expect([verb, path, other.last_response.status]).not_to match [verb, path, 500]
       text = other.last_response.body.dup.force_encoding("UTF-8").scrub
       found = secrets.select { text.include?(_1) }
@@ -138,6 +139,7 @@ RSpec.describe "A workshop", :api, :store do
     when %r{/finish$} then {used: {}}
     when %r{/splice$} then {piece: "10 ft", at: "3 ft", units: "in"}
     when %r{^/materials/\d+$} then {version: 1, units: "in", material: rope}
+    when %r{^/places/\d+$} then {version: 1, name: "Theirs", place: {units: "in", wide: 36}}
     when %r{^/occasions/\d+$} then {version: 1, name: "Theirs", units: "in", occasion: {}}
     when %r{^/wreaths/\d+$} then {version: 1, plan: plan("name" => "Taken over")}
     when %r{^/materials/\d+/ledger$} then {kind: "bought", piece: "10 ft", change: 2, units: "in"}

@@ -16,6 +16,7 @@ RSpec.describe "Every view", :browser, :store do
      "/settings" => "h2", "/words" => "table", "/occasions" => "h2 a",
      "/occasions/#{RealStore.store.occasions.all[0]["id"]}" => "dl dt", "/notebook" => "h3",
      "/wreaths/#{id.call("rope ring")}/coverings" => "li svg[role=img]",
+     "/wreaths/#{id.call("rope and bow")}/door" => "footer li",
      "/wreaths/#{id.call("ribbon laid in")}/bench" => "nav[aria-label=Steps]"}.merge(stages)
   end
 

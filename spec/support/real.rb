@@ -14,7 +14,7 @@ module RealStore
   # Whoever points at another goes after it here.
   DOOR = %i[account_active_session_keys pairings invitations memberships accounts attempts leases].freeze
   TABLES = %i[upload_parts requests lots bench_events makes ticks plan_versions wreaths occasion_ticks
-    occasions entries actions materials pictures forms settings].freeze
+    occasions entries actions materials places pictures forms settings].freeze
 
   class << self
     def server = @server ||= Server::PrivateDatabase.new(DIRECTORY).start

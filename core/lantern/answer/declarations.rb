@@ -16,7 +16,8 @@ module Lantern
           "textures" => Draw::Texture::ALL.map(&:to_h), "moves" => Place::Move::ALL.map(&:declare),
           "money" => Plan::Terms.field.fields.map(&:declare),
           "steps" => Plan::OwnStep.field.declare,
-          "cutting" => Plan::Document.cutting_fields.map(&:declare)
+          "cutting" => Plan::Document.cutting_fields.map(&:declare),
+          "places" => Door::Place.asked.map(&:declare)
         }
       end
 

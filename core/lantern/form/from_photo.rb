@@ -57,8 +57,9 @@ module Lantern
       # @yieldparam x [Integer] a pixel; without a block the corners are taken as they were tapped
       # @yieldparam y [Integer]
       # @yieldreturn [Numeric, nil] its brightness, 0 to 255
+      # @param lens [Measure::Lens, nil] the lens, where it is known already; the corners are those that were found then
       # @raise [Plan::Refused]
-      def initialize(document, &brightness)
+      def initialize(document, lens: nil, &brightness)
         reading = Plan::Reading.new(units: "in")
         said = Plan::Field::Record.new(:photo, fields: FIELDS, label: "A photo's measures").read(document, "", reading)
         raise Plan::Refused.new(reading.problems) if reading.problems.any?
@@ -66,8 +67,9 @@ module Lantern
         check(said)
         @tapped = clockwise(said[:corners])
         @edges = Measure::Edges.new(@tapped, reach: REACH * longer, &brightness) if brightness
-        @lens = lens
-        @found = !@edges&.corners(@lens).nil?
+        @found = !lens.nil?
+        @lens = lens || seen_lens
+        @found ||= !@edges&.corners(@lens).nil?
         @corners = corners(@lens)
         @sheet, @turned = SHEETS.fetch(said[:sheet]), said[:turned]
         @sizes, @outline = said[:sizes], said[:outline]
@@ -78,9 +80,28 @@ module Lantern
       #   whether they were `found` in the picture
       def to_h
         {"sizes" => @sizes.each_with_index.map { |size, i| measured(size, i) }, "outline" => outline,
-         "corners" => @corners.map { |corner| @lens.bent(corner).map { _1.round(1) } }, "found" => @found,
+         "corners" => seen_corners.map { |corner| corner.map { _1.round(1) } }, "found" => @found,
          "lies" => across? ? "across" : "upright"}.compact
       end
+
+      # @return [Measure::Lens]
+      attr_reader :lens
+      # @return [Boolean] whether the sheet's edges were found in the picture
+      attr_reader :found
+
+      # @return [Measure::Perspective] from the sheet's plane, in inches from its first corner, to the picture with the
+      #   lens's bend taken out
+      def perspective = seen(@corners)
+
+      # @return [Array<(Float, Float)>] the sheet's corners on its plane
+      def sheet
+        wide, high = @sheet.width.to_f, @sheet.height.to_f
+        wide, high = high, wide if across?
+        [[0, 0], [wide, 0], [wide, high], [0, high]]
+      end
+
+      # @return [Array<(Float, Float)>] its corners in the picture
+      def seen_corners = @corners.map { |corner| @lens.bent(corner) }
 
       # @return [Hash{String=>(Float, Float)}] each size in inches, and how far it may be off, with 19 in 20
       def lengths
@@ -100,13 +121,13 @@ module Lantern
       end
 
       # The sheet's own edges say how the lens bends, where they are found; else it is any lens.
-      def lens
+      def seen_lens
         size = @picture.values_at(:width, :height)
         @edges&.sides ? Measure::Lens.of(@edges.sides, *size) : Measure::Lens.usual(*size)
       end
 
       # The sheet's corners with the lens's bend taken out.
-      def corners(lens) = (@edges.corners(lens) if @found) || @tapped.map { lens.straight(_1) }
+      def corners(lens) = (@edges.corners(lens) if @edges && @found) || @tapped.map { lens.straight(_1) }
 
       def longer = [@picture[:width], @picture[:height]].max
 

@@ -2,10 +2,11 @@
 
 module Lantern
   module Measure
-    # A flat sheet as a photo shows it: from a place in the picture back to the place on the sheet's plane.
+    # A flat sheet as a photo shows it: from a place in the picture back to the place on the sheet's plane, and there.
     #
     #   seen = Perspective.of([[0, 0], [170, 0], [170, 220], [0, 220]], 8.5, 11)
     #   seen.place([85, 110])   # => [4.25, 5.5]
+    #   seen.pixel([4.25, 5.5])   # => [85.0, 110.0]
     #
     # Source: the projective mapping of the unit square onto four corners and its adjoint
     # (P. Heckbert, Fundamentals of Texture Mapping and Image Warping, 1989, section 2.2.3).
@@ -26,8 +27,8 @@ module Lantern
         # @raise [Impossible]
         def of(corners, width, height)
           check(corners)
-          rows = adjoint(from_square(corners.map { |corner| corner.map(&:to_f) }))
-          new(rows, width.to_f, height.to_f, corners.first)
+          square = from_square(corners.map { |corner| corner.map(&:to_f) })
+          new(square, adjoint(square), width.to_f, height.to_f, corners.first)
         end
 
         private
@@ -60,8 +61,8 @@ module Lantern
 
       # @api private
       # @param corner [(Numeric, Numeric)] a place that is surely before the camera
-      def initialize(rows, width, height, corner)
-        @rows, @width, @height = rows, width, height
+      def initialize(square, rows, width, height, corner)
+        @square, @rows, @width, @height = square, rows, width, height
         @near = depth(corner)
       end
 
@@ -73,6 +74,19 @@ module Lantern
         across, down, depth = @rows.map { |row| along(row, pixel) }
         [across / depth * @width, down / depth * @height]
       end
+
+      # @param place [(Numeric, Numeric)] on the sheet's plane, from its first corner, in the sheet's own lengths
+      # @return [(Float, Float)] where the picture shows it
+      # @raise [Impossible] when it lies on or beyond the horizon, or behind the camera
+      def pixel((across, down))
+        x, y, depth = @square.map { |row| along(row, [across / @width, down / @height]) }
+        raise Impossible, "beyond" if depth < HORIZON
+        [x / depth, y / depth]
+      end
+
+      # The same as three rows of three numbers, from a place on the sheet (x, y, 1) to what is seen, times its depth.
+      # @return [Array<Array<Float>>]
+      def matrix = @square.map { |(a, b, c)| [a / @width, b / @height, c] }
 
       private
 

@@ -100,6 +100,8 @@ module Lantern
 
       def length = 0.0
 
+      def weighs = weight.to_f * count
+
       def size
         super || {sign: form.silhouette.width / 3, swag: form.face * 2}.fetch(what, form.face / 3).to_r.round(3)
       end

@@ -84,6 +84,9 @@ module Lantern
       # Of a small bow half as large.
       def showing_beneath(under = below) = [under - 1, under / 2].max
 
+      # Its loops are opened to a round.
+      def stands_out = loop_size.to_f / 2
+
       # The loops of the bow that it sits on.
       def below = beneath && loops_of(beneath)
 

@@ -112,8 +112,12 @@ module Lantern
       # How many of it there are.
       def pieces = @pieces ||= places.count
 
-      # A length in the maker's own units.
-      # A length as it is said, or with no unit as exactly as it is for a sum.
+      def weighs = grams * pieces
+
+      # Loops are opened to a round.
+      def stands_out = parts.filter_map(&:loop_size).max.to_f / 2
+
+      # A length in the maker's own units, as it is said, or with no unit as exactly as it is for a sum.
       def measured(inches, unit: true)
         unit ? Measure::Length.text(inches, units: @plan.units) : Measure::Length.figure(inches, units: @plan.units)
       end

@@ -24,8 +24,9 @@ module Server
       # @param worked [Hash] a worked plan
       # @param materials [Array<Hash>] its plan's
       # @param photos [Hash{String=>String}] data addresses of the photos of materials, by their names
-      def initialize(worked, materials, photos = {})
-        @worked = worked
+      # @param back [Boolean] whether it is seen from behind
+      def initialize(worked, materials, photos = {}, back: false)
+        @worked, @side = worked, back ? "back" : "front"
         @drawing = worked["drawing"]
         @colours = materials.to_h { |each| [each["id"], each["colour"] || COLOURS.fetch(each["kind"].to_s, OTHER)] }
         @surfaces = @drawing["surfaces"].to_h { |each| [each["material"], each] }
@@ -34,14 +35,23 @@ module Server
 
       # @return [String] an SVG file
       def svg
-        drawn = form + @drawing["layers"].flat_map { laid(_1) }
+        layers = @drawing["layers"]
+        drawn = (back? ? layers.flat_map { through(_1) } : []) + form + layers.flat_map { laid(_1) }
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
           <svg xmlns="http://www.w3.org/2000/svg" width="#{size[0]}" height="#{size[1]}" viewBox="#{box.join(" ")}">
             <title>#{CGI.escapeHTML(@worked["name"])}</title>
             <defs>#{patterns.values.join}</defs>
-          #{drawn.map { "  #{_1}\n" }.join}</svg>
+          #{turned(drawn.map { "  #{_1}\n" }.join)}</svg>
         SVG
+      end
+
+      # @return [Array<Float>] what is drawn of the wreath's plane: from its left and top, so wide and so high
+      def box
+        left, top, right, bottom = @drawing["bounds"]
+        left, right = -right, -left if back?
+        room = (right - left) * MARGIN
+        [left - room, top - room, right - left + 2 * room, bottom - top + 2 * room].map { _1.to_f.round(3) }
       end
 
       # @return [Numeric] how wide it is for its height
@@ -57,11 +67,10 @@ module Server
 
       def shown = @drawing["layers"].reject { _1["front"].empty? || %w[pinches].include?(_1["unit"]) }
 
-      def box
-        left, top, right, bottom = @drawing["bounds"]
-        room = (right - left) * MARGIN
-        [left - room, top - room, right - left + 2 * room, bottom - top + 2 * room].map { _1.to_f.round(3) }
-      end
+      def back? = @side == "back"
+
+      # From behind, left is right.
+      def turned(drawn) = back? ? %(  <g transform="scale(-1 1)">\n#{drawn}  </g>\n) : drawn
 
       def size = [WIDE, (WIDE / proportion).round]
 
@@ -85,9 +94,20 @@ module Server
       # One lie from the front, a path for every mark and paint.
       def laid(lie)
         look = look(lie)
-        Lantern::Place::Look::Print.new(look, lie["width"]).of(lie["front"]) { |item, direction|
+        Lantern::Place::Look::Print.new(look, lie["width"]).of(lie[@side]) { |item, direction|
           lie["more"] ? PAINTS["accent"] : fill(lie["materials"][item], lie["width"], look, direction)
-        }.map { |made| Marks.write(made, lie["width"], PAINTS) } + Array(lie["written"]).map { Marks.words(_1) }
+        }.map { |made| Marks.write(made, lie["width"], PAINTS) } + words(lie)
+      end
+
+      def words(lie) = back? ? [] : Array(lie["written"]).map { Marks.words(_1) }
+
+      # One lie of the front as it is seen from behind, beside the form and through it: no more than its colours, in the
+      # shade.
+      def through(lie)
+        look = look(lie)
+        Lantern::Place::Look::Print.new(look, lie["width"]).of(lie["front"], far: true) { |item, _|
+          lie["more"] ? PAINTS["accent"] : Surface.shaded(colour(lie["materials"][item]))
+        }.map { |made| Marks.write(made, lie["width"], PAINTS) }
       end
 
       # What a strip of a material is filled with that runs in a direction.

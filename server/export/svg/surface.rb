@@ -20,6 +20,13 @@ module Server
         }
       end
 
+      # A colour as it is seen in the shade: so much of the ink in it.
+      # @return [String]
+      def self.shaded(colour, share = 0.35)
+        mixed = colour.scan(/\h\h/).zip(INK.scan(/\h\h/)).map { |own, ink| own.hex + (ink.hex - own.hex) * share }
+        format("#%02x%02x%02x", *mixed.map(&:round))
+      end
+
       # @param surface [Hash, nil] as a drawing says it
       # @param colour [String]
       # @param picture [String, nil] its photo as a data address

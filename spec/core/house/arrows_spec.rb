@@ -8,7 +8,7 @@ RSpec.describe "The rooms of the core" do
   # From the ground floor down: each row may know itself and the rows above it.
   let(:rooms) do
     [%w[Value Registry Cache Problem], %w[Measure], %w[Plan], %w[Form], %w[Place], %w[Stage], %w[Layer], %w[Cover],
-      %w[Trim], %w[Hang], %w[Cut], %w[Cost], %w[Bench], %w[Draw], %w[Work], %w[Answer], %w[Ask]]
+      %w[Trim], %w[Hang], %w[Cut], %w[Cost], %w[Bench], %w[Draw], %w[Work], %w[Door], %w[Answer], %w[Ask]]
   end
 
   let(:root) { File.expand_path("../../../core/lantern", __dir__) }

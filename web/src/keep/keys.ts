@@ -21,6 +21,8 @@ export const keys = {
   materials: (units?: Units) => ["materials", units] as const,
   ledger: (id: number, units: Units) => ["ledger", id, units] as const,
   forms: () => ["forms"] as const,
+  places: () => ["places"] as const,
+  place: (id: number) => ["place", id] as const,
   work: (plan?: Plan) => ["work", plan] as const,
   coverage: (plan?: Plan) => ["coverage", plan] as const,
   question: (path: string, asked: unknown) => ["ask", path, asked] as const,
@@ -50,6 +52,7 @@ export const touched = {
   bin: ["bin", "wreaths", "wreath", "materials", "ledger", "ask", "occasions"],
   /** The maker's own forms, or what is set for all screens. */
   forms: ["forms"],
+  places: ["places", "place"],
   settings: ["settings"],
   /** Something was finished, or torn out of the notebook. */
   makes: ["notebook", "wreaths", "wreath"],
@@ -61,6 +64,7 @@ export const news = {
   materials: touched.stash,
   occasions: touched.occasion,
   forms: touched.forms,
+  places: touched.places,
   settings: touched.settings,
   makes: touched.makes,
 } as const satisfies Record<string, readonly About[]>

@@ -1,7 +1,7 @@
 import { expect, it } from "vitest"
 import { changedSince } from "./useNews"
 
-const now = { wreaths: "a", materials: "b", occasions: "c", forms: "d", settings: "e", makes: "f" }
+const now = { wreaths: "a", materials: "b", occasions: "c", forms: "d", places: "1", settings: "e", makes: "f" }
 
 it("asks again for what was changed, each once, and for nothing at first", () => {
   expect(changedSince(undefined, now)).toEqual([])

@@ -1,4 +1,5 @@
 import { memo, useId, useState } from "react"
+import { Link } from "react-router"
 import type { ChangePlan, Plan, Problem } from "../keep/client"
 import type { Saving } from "../keep/keeper"
 import { savingSays } from "../pieces/savingSays"
@@ -54,6 +55,9 @@ export const NameLine = memo(function NameLine({ id, plan, saving, problems, onC
       <Changes {...{ id, plan, past, onChange }} />
       <span className={`flex items-baseline gap-x-4 ${more ? "" : "max-sm:hidden"}`}>
         <WhatIf id={id} plan={plan} onChange={onChange} />
+        <Link className="link" to={`/wreaths/${id}/door`}>
+          On your door
+        </Link>
       </span>
       <button
         type="button"

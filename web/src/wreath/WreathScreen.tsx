@@ -29,6 +29,7 @@ import { useWreath } from "./useWreath"
 import { Problem } from "../pieces/Problem"
 import { stateOf } from "../wreaths/listing"
 
+const DoorView = lazy(async () => ({ default: (await import("../door/DoorView")).DoorView }))
 const CoveringsView = lazy(async () => ({ default: (await import("../coverings/CoveringsView")).CoveringsView }))
 
 /** The same list each time, so that nothing is drawn anew for it. */
@@ -111,7 +112,11 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
             settled={problems.length > 0 ? undefined : worked?.stages}
             made={wreath.bench.made > 0}
           />
-          {stage === "coverings" && maker ? (
+          {stage === "door" && worked ? (
+            <Suspense fallback={<p className="p-6 text-quiet">Going to the door…</p>}>
+              <DoorView id={id} plan={plan} worked={worked} onChange={wreath.change} />
+            </Suspense>
+          ) : stage === "coverings" && maker ? (
             <Suspense fallback={<p className="p-6 text-quiet">Working out every covering…</p>}>
               <CoveringsView plan={plan} onChoose={wreath.change} />
             </Suspense>
@@ -119,7 +124,7 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
             <Workplace {...parts} />
           )}
         </main>
-        {worked ? <Tape worked={worked} stale={problems.length > 0} /> : <BareTape />}
+        {stage !== "door" && (worked ? <Tape worked={worked} stale={problems.length > 0} /> : <BareTape />)}
       </Page>
     </div>
   )

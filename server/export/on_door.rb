@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+require_relative "svg/picture"
+require_relative "../../core/lantern"
+
+module Server
+  module Export
+    # A wreath on a door as a picture, as large as the photo of the door: its drawing turned into the photo's
+    # perspective, above its shadow.
+    class OnDoor
+      QUALITY = 90
+      # How dark a shadow is, and how many times its softness it reaches beyond itself.
+      DARK, REACH = 0.5, 3
+      # The drawing is made so many times larger than it is seen, so that nothing is coarse.
+      FINE = 1.5
+
+      # @param asked [Hash] as {Lantern::Ask::OnDoor} takes it
+      # @param photos [Hash{String=>String}] of the wreath's materials, as data addresses
+      # @param bytes [String, nil] the photo of the place
+      def initialize(asked, photos, bytes)
+        @plan, @bytes = asked["plan"], bytes
+        @hung = Lantern::Ask::OnDoor.answer(asked)
+        @paint = asked["place"]["paint"] || "#8c8c86"
+        worked = Lantern.work(@plan)
+        @drawing = Svg::Picture.new(worked, @plan["materials"] || [], photos, back: asked["back"] == true)
+      end
+
+      # @return [String] a JPEG file
+      def jpeg
+        require "vips"
+        wreath = turned
+        across, down, soft = @hung["shadow"]
+        shadow = wreath.extract_band(3).gaussblur([soft / 2, 0.5].max) * DARK
+        black = shadow.new_from_image([0, 0, 0]).bandjoin(shadow).copy(interpretation: :srgb)
+        place.composite2(black, :over, x: left + across.round, y: top + down.round)
+          .composite2(wreath, :over, x: left, y: top)
+          .flatten.cast(:uchar).jpegsave_buffer(Q: QUALITY, strip: true)
+      end
+
+      private
+
+      def place
+        return Vips::Image.new_from_buffer(@bytes, "").colourspace(:srgb) if @bytes
+        Vips::Image.svgload_buffer(door).flatten.colourspace(:srgb)
+      end
+
+      # A door that is drawn: its colour, and panels that the light comes down on.
+      def door
+        width, height = @hung["size"].map(&:round)
+        panels = @hung["panels"].map do |left, top, wide, high|
+          %(<rect x="#{left}" y="#{top}" width="#{wide}" height="#{high}" fill="none" stroke="#000000" ) +
+            %(stroke-opacity="0.25" stroke-width="#{width * 0.008}"/>)
+        end
+        %(<svg xmlns="http://www.w3.org/2000/svg" width="#{width}" height="#{height}">) +
+          %(<rect width="#{width}" height="#{height}" fill="#{@paint}"/>#{panels.join}</svg>)
+      end
+
+      # What of the place it is drawn on: its box there, with room for the shadow's softness.
+      def bounds
+        @bounds ||= begin
+          room = REACH * @hung["shadow"][2]
+          [0, 1].map { |i| @hung["corners"].map { _1[i] }.minmax }
+            .map { |from, to| [(from - room).floor, (to + room).ceil] }
+        end
+      end
+
+      def left = bounds[0][0]
+
+      def top = bounds[1][0]
+
+      # The drawing as the place shows it: for every pixel, where on the drawing it lies.
+      def turned
+        wide = (FINE * (bounds[0][1] - left)).ceil
+        drawn = Vips::Image.svgload_buffer(@drawing.svg, scale: wide / Svg::Picture::WIDE.to_f, unlimited: true)
+        x, y, across, down = @drawing.box
+        from_x, from_y = on_drawing.then { |u, v| [(u - x) * (drawn.width / across), (v - y) * (drawn.height / down)] }
+        drawn.premultiply.mapim(from_x.bandjoin(from_y), interpolate: Vips::Interpolate.new(:bicubic), background: 0)
+          .unpremultiply.cast(:uchar).copy(interpretation: :srgb)
+      end
+
+      def on_drawing
+        places = Vips::Image.xyz(bounds[0][1] - left, bounds[1][1] - top)
+        x, y = places.extract_band(0) + left + 0.5, places.extract_band(1) + top + 0.5
+        u, v, depth = inverse.map { |a, b, c| x * a + y * b + c }
+        [u / depth, v / depth]
+      end
+
+      # From the picture back to the drawing.
+      def inverse
+        (a, b, c), (d, e, f), (g, h, i) = @hung["matrix"]
+        [[e * i - f * h, c * h - b * i, b * f - c * e], [f * g - d * i, a * i - c * g, c * d - a * f],
+          [d * h - e * g, b * g - a * h, a * e - b * d]]
+      end
+    end
+  end
+end
