@@ -50,7 +50,7 @@ export function HungOnDoor({ hung, place, worked, materials, back, at, onAt }: P
   return (
     <div
       ref={frame}
-      className="relative h-full min-h-0 w-full max-lg:h-auto max-lg:max-h-[70vh]"
+      className="relative h-full min-h-0 w-full overflow-hidden max-lg:h-auto max-lg:max-h-[70vh]"
       style={{ aspectRatio: `${width} / ${height}` }}
     >
       <div
