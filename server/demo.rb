@@ -42,15 +42,16 @@ module Server
       end
     end
 
-    # Two doors of the street: one as a photo of it would show it (a drawing that stands in for one), one that is drawn.
-    def places(store)
+    # Doors of the street: one as a photo of it would show it (a drawing that stands in for one), others that are drawn.
+    def places(store, wreaths)
       Dir[File.join(PLANS, "places/*.json")].sort.each do |file|
-        name, place = JSON.parse(File.read(file)).values_at("name", "place")
+        name, place, on_it = JSON.parse(File.read(file)).values_at("name", "place", "wreaths")
         if place["photo"]
           bytes = File.binread(file.sub(/json\z/, "jpg"))
           store.pictures.keep(Photo::Safe.new("image/jpeg", bytes, *place["photo"].values_at("width", "height")))
         end
-        store.places.put(name, place)
+        kept = store.places.put(name, place)
+        wreaths.select { on_it.include?(_1["name"]) }.each { |wreath| store.places.hang(wreath["id"], kept["id"], nil) }
       end
     end
 
@@ -71,7 +72,7 @@ module Server
            "drying" => 1, "delivery" => 2})
         store.occasions.gather(walk["id"], wreaths.first(doors.size).map { _1["id"] })
         makes(store, wreaths)
-        places(store)
+        places(store, wreaths)
       end
     end
   end

@@ -11,8 +11,14 @@ module Server
       QUALITY = 90
       # How dark a shadow is, and how many times its softness it reaches beyond itself.
       DARK, REACH = 0.5, 3
+      # What is beyond the picture's edges.
+      PAPER = [0xf9, 0xf6, 0xee].freeze
       # The drawing is made so many times larger than it is seen, so that nothing is coarse.
       FINE = 1.5
+
+      # What is shown of every door where several are beside one another, in inches: across, and down. Two fifths of it
+      # are above the middle of the wreath.
+      WINDOW, ABOVE = [44, 60], 0.4
 
       # @param asked [Hash] as {Lantern::Ask::OnDoor} takes it
       # @param photos [Hash{String=>String}] of the wreath's materials, as data addresses
@@ -25,22 +31,48 @@ module Server
         @drawing = Svg::Picture.new(worked, @plan["materials"] || [], photos, back: asked["back"] == true)
       end
 
+      # @param scale [Numeric, nil] pixels to an inch, of no more than the window about the wreath; all of the place as
+      #   large as it is without it
       # @return [String] a JPEG file
-      def jpeg
+      def jpeg(scale: nil)
         require "vips"
+        return picture.jpegsave_buffer(Q: QUALITY, strip: true) unless scale
+        made_smaller(scale / @hung["scale"].to_f)
+        width, height = WINDOW.map { (_1 * scale).round }
+        x, y = @hung["at"]
+        picture.embed((width / 2.0 - x).round, (height * ABOVE - y).round, [picture.width, width].max * 2,
+          [picture.height, height].max * 2, extend: :background, background: PAPER)
+          .crop(0, 0, width, height).jpegsave_buffer(Q: QUALITY, strip: true)
+      end
+
+      private
+
+      # Everything by one factor.
+      def made_smaller(factor)
+        (across, down, depth) = @hung["matrix"]
+        grown = ->(numbers) { numbers.map { _1 * factor } }
+        @hung.merge!("matrix" => [grown[across], grown[down], depth], "corners" => @hung["corners"].map(&grown),
+          "panels" => @hung["panels"].map(&grown), **%w[at size shadow].to_h { [_1, grown[@hung[_1]]] })
+        @factor = factor
+      end
+
+      def picture = @picture ||= drawn
+
+      def drawn
         wreath = turned
         across, down, soft = @hung["shadow"]
         shadow = wreath.extract_band(3).gaussblur([soft / 2, 0.5].max) * DARK
         black = shadow.new_from_image([0, 0, 0]).bandjoin(shadow).copy(interpretation: :srgb)
         place.composite2(black, :over, x: left + across.round, y: top + down.round)
           .composite2(wreath, :over, x: left, y: top)
-          .flatten.cast(:uchar).jpegsave_buffer(Q: QUALITY, strip: true)
+          .flatten.cast(:uchar)
       end
 
-      private
-
       def place
-        return Vips::Image.new_from_buffer(@bytes, "").colourspace(:srgb) if @bytes
+        if @bytes
+          photo = Vips::Image.new_from_buffer(@bytes, "").colourspace(:srgb)
+          return @factor ? photo.resize(@factor) : photo
+        end
         Vips::Image.svgload_buffer(door).flatten.colourspace(:srgb)
       end
 

@@ -18,7 +18,7 @@ module Server
     VERSION = 2
     # In the order in which they may name each other.
     TABLES = %i[settings pictures places materials actions occasions occasion_ticks wreaths entries ticks forms makes
-      bench_events plan_versions].freeze
+      bench_events plan_versions hangings].freeze
     # What follows from those, or lives for a day.
     DERIVED = %i[lots requests kept_answers upload_parts].freeze
     # Who may come in belongs to the machine, not to what was made on it: it is in no file that is carried about, and

@@ -31,7 +31,63 @@ module Server
         @database.atomically { update(id, version, values) }
       end
 
+      # What a door is that nobody has said anything of: as wide as front doors are (from memory), and grey.
+      ANY = {"units" => "in", "wide" => 36, "paint" => "#8c8c86"}.freeze
+
+      # Which door a wreath is for, and where on its picture it hangs, if anybody said so.
+      # @param wreath [Integer]
+      # @return [Hash] `place` and `at`
+      def of(wreath)
+        row = hangings.first(wreath_id: wreath)
+        {"place" => row && row[:place_id], "at" => (row.values_at(:x, :y) if row && row[:x])}
+      end
+
+      # Hangs a wreath.
+      # @param place [Integer]
+      # @param at [(Numeric, Numeric), nil] a pixel of the place's picture
+      # @raise [Missing]
+      def hang(wreath, place, at)
+        x, y = at&.map(&:round)
+        @database.atomically do
+          row(place)
+          @database[:wreaths].where(id: wreath, deleted_at: nil).for_share.get(:id) || raise(Missing)
+          hangings.where(wreath_id: wreath).delete
+          hangings.insert(wreath_id: wreath, place_id: place, x:, y:)
+        end
+        of(wreath)
+      end
+
+      # Two wreaths change doors.
+      # @raise [Missing]
+      def swap(one, other)
+        @database.atomically do
+          there = @database[:wreaths].where(id: [one, other], deleted_at: nil).order(:id).for_update.select_map(:id)
+          raise Missing unless there == [one, other].uniq.sort
+          rows = hangings.where(wreath_id: [one, other]).all
+          hangings.where(wreath_id: [one, other]).delete
+          rows.each do |row|
+            hangings.insert(**row.slice(:place_id, :x, :y), wreath_id: (row[:wreath_id] == one) ? other : one)
+          end
+        end
+      end
+
+      # The doors of some wreaths.
+      # @param wreaths [Array<Hash>]
+      # @return [Array<Hash>] each with its `wreath`, its `place` (nothing where nobody said which), its `document`, and
+      #   where `at` it hangs
+      def doors(wreaths)
+        hung = hangings.where(wreath_id: wreaths.map { _1["id"] }).all.to_h { [_1[:wreath_id], _1] }
+        places = rows.where(id: hung.values.map { _1[:place_id] }).all.to_h { [_1[:id], show(_1)] }
+        wreaths.map do |wreath|
+          row = hung[wreath["id"]]
+          place = row && places[row[:place_id]]
+          {wreath:, place:, document: place ? place["place"] : ANY, at: (row.values_at(:x, :y) if row && row[:x])}
+        end
+      end
+
       private
+
+      def hangings = @database[:hangings]
 
       def table = :places
 

@@ -13,7 +13,7 @@ module Server
         materials: {materials: %i[id version deleted_at], lots: %i[id count]},
         occasions: {occasions: %i[id version cut_action deleted_at], occasion_ticks: %i[occasion_id place]},
         forms: {forms: %i[id version]},
-        places: {places: %i[id version]},
+        places: {places: %i[id version], hangings: %i[wreath_id place_id x y]},
         settings: {settings: %i[name value]},
         makes: {makes: %i[id version]}
       }.freeze

@@ -23,7 +23,8 @@ module Server
         def load
           return if @loaded
           @loaded = true
-          %w[carried cut_sheet occasion_sheet on_door pattern_card template].each { require_relative "../export/#{_1}" }
+          %w[carried cut_sheet doors_sheet occasion_sheet on_door pattern_card template]
+            .each { require_relative "../export/#{_1}" }
           %w[picture raster reader true_size].each { require_relative "../export/svg/#{_1}" }
         end
 
@@ -170,8 +171,12 @@ module Server
         # @param asked [Hash] as {Lantern::Ask::OnDoor} takes it
         # @param photos [Hash{String=>String}] of the wreath's materials, as data addresses
         # @param bytes [String, nil] the photo of the place
+        # @param scale [Numeric, nil] as of {Export::OnDoor#jpeg}
         # @return [String] a JPEG file
-        def door_picture(asked, photos, bytes) = Export::OnDoor.new(asked, photos, bytes).jpeg
+        def door_picture(asked, photos, bytes, scale = nil) = Export::OnDoor.new(asked, photos, bytes).jpeg(scale:)
+
+        # @param doors [Array<Hash>] as {Export::DoorsSheet} takes them
+        def doors_pdf(name, doors, paper) = Export::DoorsSheet.new(name, doors).pdf(paper)
 
         # @param photo [Hash] as {Lantern::Form::FromPhoto} takes it
         # @param bytes [String] the picture

@@ -2,6 +2,7 @@
 
 require_relative "../support/api"
 require_relative "../support/photo_of_door"
+require "pdf/reader"
 
 # Doors that wreaths are looked at on.
 RSpec.describe "Places", :api, :store do
@@ -85,5 +86,71 @@ RSpec.describe "Places", :api, :store do
     expect([shown.width, shown.height]).to eq [36 * 12, 80 * 12]
     ask(:post, "/ask/on-door", {plan: wreath["plan"], place: kept["place"], at: [-5, 20]})
     expect(JSON.parse(last_response.body)["problems"][0]).to include("at" => "at", "says" => /not on the picture/)
+  end
+
+  describe "of wreaths" do
+    def drawn(name, **more) = ask(:post, "/places", {name:, place: {units: "in", wide: 36, **more}})["id"]
+
+    def hung(wreath) = ask(:get, "/wreaths/#{wreath}/place")
+
+    let(:wreaths) { 3.times.map { |i| ask(:post, "/wreaths", {plan: plan(name: "Wreath #{i}")})["id"] } }
+    let(:doors) { [drawn("White", paint: "#efe9dc"), drawn("Rust", paint: "#8f4026", wide: 30)] }
+
+    it "are remembered, changed, swapped, and kept in archives" do
+      expect(hung(wreaths[0])).to eq("place" => nil, "at" => nil)
+      wreaths.first(2).zip(doors) { |wreath, place|
+        ask(:put, "/wreaths/#{wreath}/place", {place:, at: [200, 250.4]})
+      }
+      expect(hung(wreaths[0])).to eq("place" => doors[0], "at" => [200, 250])
+      ask(:put, "/wreaths/#{wreaths[0]}/place", {place: doors[0]})
+      expect(hung(wreaths[0])["at"]).to be_nil
+      before = ask(:get, "/revisions")["revisions"]
+      ask(:put, "/wreaths/#{wreaths[0]}/swap-doors", {with: wreaths[1]})
+      expect(wreaths.map { hung(_1)["place"] }).to eq [*doors.reverse, nil]
+      expect(hung(wreaths[0])["at"]).to eq [200, 250]
+      # What another screen shows of them it asks again, and of nothing else.
+      after = ask(:get, "/revisions")["revisions"]
+      expect(after.reject { |topic, mark| before[topic] == mark }.keys).to eq ["places"]
+      # One that has a door and one that has none.
+      ask(:put, "/wreaths/#{wreaths[2]}/swap-doors", {with: wreaths[1]})
+      expect(wreaths.map { hung(_1)["place"] }).to eq [doors[1], nil, doors[0]]
+      archive = RealStore.archive
+      ask(:delete, "/places/#{doors[1]}?version=1")
+      expect(hung(wreaths[0])["place"]).to be_nil
+      RealStore.store.archive.restore(StringIO.new(archive))
+      expect(hung(wreaths[0])["place"]).to eq doors[1]
+      expect(ask(:put, "/wreaths/#{wreaths[0]}/place", {place: 999})["problems"]).not_to be_empty
+      expect(hung(wreaths[0])["place"]).to eq doors[1]
+    end
+
+    it "of an occasion are beside one another to one scale, on the screen and on one sheet" do
+      walk = ask(:post, "/occasions", {name: "Walk", units: "in", occasion: {}})["id"]
+      ask(:put, "/occasions/#{walk}/wreaths", {wreaths:})
+      wreaths.first(2).zip(doors) { |wreath, door| ask(:put, "/wreaths/#{wreath}/place", {place: door}) }
+      row = ask(:get, "/occasions/#{walk}/doors")["doors"]
+      expect(row.map { _1.values_at("wreath", "called", "says") })
+        .to eq [[wreaths[0], "White", "36 in wide"], [wreaths[1], "Rust", "30 in wide"], [wreaths[2], nil, nil]]
+      pictures = row.map do |door|
+        get "/api/wreaths/#{door["wreath"]}/door.jpg?of=#{door["picture"]}"
+        expect(last_response.headers["cache-control"]).to match(/immutable/)
+        Vips::Image.new_from_buffer(last_response.body, "")
+      end
+      # 44 in by 60 in, six pixels to an inch: doors of 36 and 30 in on paper.
+      expect(pictures.map { [_1.width, _1.height] }.uniq).to eq [[264, 360]]
+      wide = pictures.map { |picture|
+        strip = picture.crop(0, 30, 264, 1).to_a[0]
+        strip.count { |pixel| pixel.zip([0xf9, 0xf6, 0xee]).any? { |a, b| (a - b).abs > 6 } }
+      }
+      expect(wide).to match [be_within(3).of(216), be_within(3).of(180), be_within(3).of(216)]
+      get "/api/occasions/#{walk}/doors.pdf?paper=letter"
+      pages = PDF::Reader.new(StringIO.new(last_response.body)).pages
+      expect(pages.size).to eq 1
+      expect(pages[0].text).to include("Walk", "Wreath 0", "Rust, 30 in wide")
+      ask(:put, "/occasions/#{walk}/wreaths",
+        {wreaths: [*wreaths, *21.times.map { ask(:post, "/wreaths", {plan: plan(name: "More #{_1}")})["id"] }]})
+      get "/api/occasions/#{walk}/doors.pdf?paper=a4"
+      pages = PDF::Reader.new(StringIO.new(last_response.body)).pages
+      expect([pages.size, pages[0].text]).to match [1, /More 20/]
+    end
   end
 end

@@ -48,6 +48,7 @@ RSpec.describe "On your door", :browser, :store do
     (left, right), (top, bottom) = hung["corners"].transpose.map(&:minmax)
     wide, high = hung["size"]
     page.document.synchronize do
+      expect(page).to have_css(".on-door .hung-wreath", visible: :all)
       off = seen_box.zip([left / wide, top / high, right / wide, bottom / high]).map { |a, b| (a - b).abs }
       # A hundredth of the wreath.
       raise Capybara::ElementNotFound, "off by #{off}" if off.max > 0.01 * (right - left) / wide
@@ -81,6 +82,7 @@ RSpec.describe "On your door", :browser, :store do
 
   it "is moved by hand and by key, seen from behind, and taken larger, smaller or in another colour" do
     id = open_wreath("Door 3", "door")
+    select "Our front door", from: "The place"
     place = RealStore.store.places.all.find { _1["name"] == "Our front door" }["place"]
     expect_seen(answer("Door 3", place))
     find("[role=application]").click
@@ -138,9 +140,38 @@ RSpec.describe "On your door", :browser, :store do
     fill_in "The door is wide", with: "30"
     click_on "Hang it on that"
     expect(page).to have_css("[aria-label='The tape']", text: "on a door of 30 in")
+    added = find("option", text: /\ADoor \d/, visible: :all).text(:all)
     click_on "Let go of this place…"
     click_on "Let it go"
-    expect(page).to have_no_css("option", text: "Door 3", visible: :all)
-    expect(RealStore.store.places.all.size).to eq 2
+    expect(page).to have_no_select("The place", with_options: [added])
+  end
+
+  it "shows all doors of an occasion in a row, and a wreath is dragged from one to another" do
+    visit "/occasions/#{RealStore.store.occasions.all[0]["id"]}?part=doors"
+    door = ->(name) { find("section[aria-label=Doors] li p a", text: name).ancestor("li") }
+    called = ->(name) { door.call(name).find("p span").text }
+    expect(page).to have_css("section[aria-label=Doors] li", count: 24)
+    before = %w[kite wrap].map { called.call(_1) }
+    expect(before).to eq ["Indigo door, lower end, 30 in wide", "Moss door, tannery yard, 36 in wide"]
+    door.call("kite").find("div[draggable]").drag_to(door.call("wrap").find("div[draggable]"))
+    expect(door.call("kite")).to have_css("p span", text: before[1])
+    expect(called.call("wrap")).to eq before[0]
+    select "Door 3, marigold wrap", from: "Door 5, kite changes doors with"
+    expect(door.call("kite")).to have_css("p span", text: before[0])
+    expect(page).to be_axe_clean
+    expect(page).to have_link("On one sheet", href: /doors\.pdf/)
+    # Where a wreath was hung, it hangs when it is looked at again.
+    id = RealStore.store.wreaths.all.find { _1["name"].include?("kite") }["id"]
+    visit "/wreaths/#{id}/door"
+    expect(page).to have_select("The place", selected: "Indigo door, lower end")
+    find("[role=application]").click
+    press(:Down)
+    moved = find_link("Send the picture")[:href][/y=\d+/]
+    page.document.synchronize do
+      kept = RealStore.store.places.of(id)["at"]
+      raise Capybara::ElementNotFound, kept.to_s unless kept && "y=#{kept[1].to_i}" == moved
+    end
+    page.refresh
+    expect(page).to have_link("Send the picture", href: /#{moved}/)
   end
 end

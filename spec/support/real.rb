@@ -13,7 +13,7 @@ module RealStore
   BACKUPS = File.expand_path("../../var/test/backups#{ENV["TEST_ENV_NUMBER"]}", __dir__)
   # Whoever points at another goes after it here.
   DOOR = %i[account_active_session_keys pairings invitations memberships accounts attempts leases].freeze
-  TABLES = %i[upload_parts requests lots bench_events makes ticks plan_versions wreaths occasion_ticks
+  TABLES = %i[upload_parts requests lots bench_events makes ticks plan_versions hangings wreaths occasion_ticks
     occasions entries actions materials places pictures forms settings].freeze
 
   class << self

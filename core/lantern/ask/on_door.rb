@@ -22,12 +22,14 @@ module Lantern
       end
 
       # @return [Hash] `matrix` from the drawing to the picture (three rows of three), the `corners` of its `box` there,
-      #   `at` which pixel it hangs, the `size` of the picture, its `shadow` (right, down and soft, in pixels), the
-      #   `tape`, what a friend `says`, and other `sizes` and `colours` to hang beside it
+      #   `at` which pixel it hangs, `scale` pixels to an inch there, the `size` of the picture, the `panels` of a door
+      #   that is drawn, its `shadow` (right, down and soft, in pixels), the `tape`, what a friend `says`, and other `sizes`
+      #   and `colours` to hang beside it
       def to_h
         {"matrix" => @hung.matrix.map { |row| row.map { _1.round(9) } }, "box" => @hung.box,
          "corners" => @hung.corners.map { |corner| corner.map { _1.round(2) } }, "at" => @hung.at.map { _1.round(2) },
-         "size" => @place.size, "panels" => @place.panels, "shadow" => @hung.shadow.map { (_1 * @hung.scale).round(2) },
+         "scale" => @hung.scale.round(4), "size" => @place.size, "panels" => @place.panels,
+         "shadow" => @hung.shadow.map { (_1 * @hung.scale).round(2) },
          "tape" => tape, "door" => door, "says" => friend.to_a, "colours" => friend.colours,
          "sizes" => sizes.beside(@place.wide&.first)}.compact
       end

@@ -25,7 +25,7 @@ import { freshId, knownMaterials } from "../wreath/layers"
 import { HungOnDoor, type Pixel } from "./HungOnDoor"
 import { Asked, NewPlace } from "./NewPlace"
 import { SideBySide, withLayers } from "./SideBySide"
-import { useLastPlace, usePlace, usePlaces } from "./usePlace"
+import { useHanging, useLastPlace, usePlace, usePlaces } from "./usePlace"
 
 interface Props {
   id: number
@@ -39,9 +39,10 @@ export function DoorView(props: Props) {
   const places = usePlaces().data
   const [last, setLast] = useLastPlace()
   const [adding, setAdding] = useState(false)
+  const [hanging, hang] = useHanging(props.id)
   const queries = useQueryClient()
-  if (!places) return <Fetching what="Your doors" />
-  const chosen = places.find(({ id }) => id === last) ?? places[0]
+  if (!places || !hanging) return <Fetching what="Your doors" />
+  const chosen = [hanging.place, last].flatMap((at) => places.find(({ id }) => id === at) ?? [])[0] ?? places[0]
   if (!chosen || adding) {
     return (
       <NewPlace
@@ -49,6 +50,7 @@ export function DoorView(props: Props) {
         before={places.length}
         onKept={(place) => {
           setLast(place.id)
+          hang(place.id)
           setAdding(false)
           void askAgain(queries, touched.places)
         }}
@@ -57,13 +59,27 @@ export function DoorView(props: Props) {
     )
   }
   return (
-    <OneDoor key={chosen.id} {...props} {...{ places, chosen }} onChoose={setLast} onAdd={() => setAdding(true)} />
+    <OneDoor
+      key={chosen.id}
+      {...props}
+      {...{ places, chosen }}
+      at={hanging.place === chosen.id ? (hanging.at as Pixel | null) : null}
+      onAt={(at) => hang(chosen.id, at)}
+      onChoose={(id) => {
+        setLast(id)
+        hang(id)
+      }}
+      onAdd={() => setAdding(true)}
+    />
   )
 }
 
 interface OneDoorProps extends Props {
   places: KeptPlace[]
   chosen: KeptPlace
+  /** Where on it the wreath hangs, if that was said. */
+  at: Pixel | null
+  onAt: (at: Pixel) => void
   onChoose: (id: number) => void
   onAdd: () => void
 }
@@ -73,10 +89,15 @@ const SIDES = [
   { value: "back", says: "From behind" },
 ]
 
-function OneDoor({ id, plan, worked, onChange, places, chosen, onChoose, onAdd }: OneDoorProps) {
+function OneDoor({ id, plan, worked, onChange, places, chosen, at: kept, onAt, onChoose, onAdd }: OneDoorProps) {
   const { said, change, saving } = usePlace(chosen.id)
   const place = said?.place ?? chosen.place
-  const [at, setAt] = useState<Pixel>()
+  const [moved, setMoved] = useState<Pixel>()
+  const at = moved ?? kept ?? undefined
+  const setAt = (next: Pixel) => {
+    setMoved(next)
+    onAt(next)
+  }
   const [side, setSide] = useState("front")
   const back = side === "back"
   const asked = useMemo(() => ({ plan, place, at, back }), [plan, place, at, back])

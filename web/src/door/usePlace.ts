@@ -1,7 +1,8 @@
-import { useQuery } from "@tanstack/react-query"
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
 import { answered, api, type KeptPlace, type Place } from "../keep/client"
 import { keys, touched } from "../keep/keys"
+import { useIsMaker } from "../keep/queries"
 import { outcomeOf, sendLast } from "../keep/outcome"
 import { useDocument, type DocumentKind } from "../keep/useDocument"
 import { ownName } from "../keep/workshop"
@@ -30,6 +31,25 @@ export const usePlace = (id: number) => useDocument(KIND, id)
 /** The doors that wreaths are looked at on. */
 export const usePlaces = () =>
   useQuery({ queryKey: keys.places(), queryFn: async () => answered(await api.GET("/places")).places })
+
+/** Which door a wreath is for and where on it it hangs, and how that is changed. */
+export function useHanging(id: number) {
+  const queries = useQueryClient()
+  const maker = useIsMaker()
+  const params = { path: { id } }
+  const kept = useQuery({
+    queryKey: keys.hanging(id),
+    queryFn: async () => answered(await api.GET("/wreaths/{id}/place", { params })),
+  }).data
+  const hang = useMutation({
+    // One after the other: what was said last holds.
+    scope: { id: `hanging ${id}` },
+    mutationFn: async (body: { place: number; at?: number[] }) =>
+      answered(await api.PUT("/wreaths/{id}/place", { params, body })),
+    onSuccess: (now) => queries.setQueryData(keys.hanging(id), now),
+  })
+  return [kept, (place: number, at?: number[]) => maker && hang.mutate({ place, at })] as const
+}
 
 /** The door that was looked at last on this device, and how another is. */
 export function useLastPlace(): [number | undefined, (id: number) => void] {

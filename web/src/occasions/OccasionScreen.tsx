@@ -17,17 +17,19 @@ import { OccasionBench } from "./OccasionBench"
 import { Buying } from "./OccasionBuying"
 import { Cutting } from "./OccasionCutting"
 import { Days } from "./OccasionDays"
+import { OccasionDoors } from "./OccasionDoors"
 import { Gathering } from "./OccasionGathering"
 import { useOccasion, type OccasionSaid } from "./useOccasion"
 import { money } from "../pieces/money"
 import { Problem } from "../pieces/Problem"
 
-type View = "days" | "wreaths" | "buy" | "cut" | "bench"
+type View = "days" | "wreaths" | "doors" | "buy" | "cut" | "bench"
 type Kept = ReturnType<typeof useOccasion>
 
 const views: { value: View; says: string }[] = [
   { value: "days", says: "Days" },
   { value: "wreaths", says: "Wreaths" },
+  { value: "doors", says: "Doors" },
   { value: "buy", says: "Buy" },
   { value: "cut", says: "Cut" },
   { value: "bench", says: "Bench" },
@@ -109,6 +111,7 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
             <Gathering chosen={occasion.wreaths} onGather={(wreaths) => void occasion.gather(wreaths)} />
           </ForMakers>
         )}
+        {view === "doors" && <OccasionDoors id={id} />}
         {view === "buy" && worked && (
           <ForMakers>
             <Buying id={id} worked={worked} planned={occasion.planned} />
