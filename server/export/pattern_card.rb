@@ -35,7 +35,7 @@ module Server
 
       # The plan, to be taken in by whoever gets the card.
       def code(pdf)
-        return pdf.text("This plan is too long for a code: its picture carries it.") if @link.bytesize > PlanCode::MOST
+        return pdf.text("This plan is too long for a code: its picture carries it.") unless PlanCode.fits?(@link)
         pdf.move_down 10
         pdf.start_new_page if pdf.cursor < PlanCode::SIDE
         PlanCode.draw(pdf, @link, "This wreath's plan: the form, the layers, the steps and what the materials are, " \

@@ -4,7 +4,7 @@ require "rqrcode"
 
 module Server
   module Export
-    # A plan as a square code on paper: a link with the plan after its `#`, for any installation that it is given to.
+    # A plan as a square code on paper or in a picture: a link with the plan after its `#`, for any installation that it is given to.
     module PlanCode
       # Bytes that a code may hold: as many as the largest can at its safest level (ISO/IEC 18004, version 40, level H).
       MOST = 1273
@@ -24,17 +24,38 @@ module Server
         pdf.bounding_box([SIDE + BESIDE, top], width: pdf.bounds.width - SIDE - BESIDE, height: SIDE) { pdf.text says }
       end
 
+      # Pixels of a picture to a square of its code, and white squares round it (ISO/IEC 18004: four).
+      DOT, QUIET = 5, 4
+
+      # Whether a link is short enough for a code.
+      def fits?(link) = link.bytesize <= MOST
+
+      # A picture with the code of a link in its lower right corner, on a strip of its own.
+      # @param picture [Vips::Image] on paper
+      # @param link [String]
+      # @return [Vips::Image]
+      def into(picture, link)
+        rows = modules(link)
+        bytes = rows.flat_map { |row| row.map { |dark| dark ? 0 : 255 } }.pack("C*")
+        code = Vips::Image.new_from_memory(bytes, rows.size, rows.size, 1, :uchar)
+          .embed(QUIET, QUIET, rows.size + 2 * QUIET, rows.size + 2 * QUIET, extend: :white).zoom(DOT, DOT)
+          .colourspace(:srgb)
+        picture.join(code, :vertical, expand: true, align: :high, background: 255)
+      end
+
       # Runs of dark squares, row by row.
       # @return [Array<(Float, Float, Float, Float)>] from the left, from the top, how long, how high
       def squares(link)
-        rows = RQRCode::QRCode.new(link, level: :l, mode: :byte_8bit).modules
+        rows = modules(link)
         one = SIDE / rows.size
         rows.flat_map.with_index do |row, y|
           row.each_index.chunk_while { |a, b| row[a] == row[b] }.select { row[_1.first] }
             .map { |run| [run.first * one, y * one, run.size * one, one] }
         end
       end
-      private_class_method :squares
+
+      def modules(link) = RQRCode::QRCode.new(link, level: :l, mode: :byte_8bit).modules
+      private_class_method :squares, :modules
     end
   end
 end

@@ -135,9 +135,13 @@ module Server
         # Small, as lists show it; as text, to be kept.
         def thumbnail(plan) = [Svg::Raster.png(picture(plan), wide: THUMBNAIL, paper: false)].pack("m0")
 
-        def picture_png(plan, photos, along = nil)
-          notes = along ? {Export::Carried::KEY => Export::Carried.packed(along)} : {}
-          Svg::Raster.png(picture(plan, photos), notes:)
+        # @param address [String, nil] where this application is, where a code of the plan that goes along is wanted
+        def picture_png(plan, photos, along = nil, address = nil)
+          packed = along && Export::Carried.packed(along)
+          link = address && packed && "#{address}/#plan=#{packed}"
+          Svg::Raster.png(picture(plan, photos), notes: {Export::Carried::KEY => packed}.compact) { |drawn|
+            (link && Export::PlanCode.fits?(link)) ? Export::PlanCode.into(drawn, link) : drawn
+          }
         end
 
         # @return [Hash] the plan that goes along in a picture from outside

@@ -48,7 +48,7 @@ RSpec.describe "On your door", :browser, :store do
     (left, right), (top, bottom) = hung["corners"].transpose.map(&:minmax)
     wide, high = hung["size"]
     page.document.synchronize do
-      expect(page).to have_css(".on-door .hung-wreath", visible: :all)
+      find(".on-door .hung-wreath", visible: :all)
       off = seen_box.zip([left / wide, top / high, right / wide, bottom / high]).map { |a, b| (a - b).abs }
       # A hundredth of the wreath.
       raise Capybara::ElementNotFound, "off by #{off}" if off.max > 0.01 * (right - left) / wide

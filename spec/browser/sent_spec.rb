@@ -77,4 +77,20 @@ RSpec.describe "A picture that is its plan", :browser, :store do
     click_on "Take it in"
     expect(page).to have_field("Name of the wreath", with: "Door 7, rope ring")
   end
+
+  # As messengers pack a picture anew: smaller, as a JPEG, and with nothing in it but what is seen.
+  it "is read from the code in a picture's corner where the picture was packed anew" do
+    id = open_wreath("undyed rope", "cut")
+    click_on "Picture…"
+    check "And as a code in its corner, for whoever gets it packed anew (PNG)"
+    path = find("a", text: "PNG")["href"]
+    expect(path).to end_with "/picture.png?photos=no&plan=yes&code=yes"
+    plan = RealStore.store.wreaths.find(id)["plan"]
+    sent = RealStore.answers.call(:picture_png, plan, {}, Lantern::Plan::Shared.outgoing(plan), "http://127.0.0.1:9292")
+    picture = Vips::Image.new_from_buffer(sent, "")
+    anew = picture.resize(1280.0 / [picture.width, picture.height].max).jpegsave_buffer(Q: 72, strip: true)
+    visit "/"
+    attach_file field, file(["anew", ".jpg"], anew)
+    expect(page).to have_field("Name of the wreath", with: "Door 14, undyed rope and bow")
+  end
 end

@@ -10,6 +10,8 @@ module Server
       # @param wide [Integer] pixels across
       # @param paper [Boolean] whether it lies on white, or on whatever is beneath it
       # @param notes [Hash{String=>String}] texts that go along in the file, by their names
+      # @yieldparam picture [Vips::Image] before it is written
+      # @yieldreturn [Vips::Image] what is written
       # @return [String] a PNG file
       # @raise [Vips::Error] for what is no SVG
       def png(svg, wide: 1600, paper: true, notes: {})
@@ -17,6 +19,7 @@ module Server
         require "vips"
         picture = Vips::Image.svgload_buffer(svg, scale: wide / Picture::WIDE.to_f, unlimited: true)
         picture = picture.flatten(background: 255) if paper
+        picture = yield picture if block_given?
         notes.each_with_index do |(name, text), i|
           picture = picture.mutate { _1.set_type!(GObject::GSTR_TYPE, "png-comment-#{i}-#{name}", text) }
         end

@@ -63,7 +63,8 @@ module Server
             attachment "wreath-#{id}.png"
             content_type "image/png"
             plan = store.wreaths.find(id)["plan"]
-            asked(:picture_png, plan, (params["photos"] == "no") ? {} : store.pictures.of(plan), along(plan))
+            photos = (params["photos"] == "no") ? {} : store.pictures.of(plan)
+            asked(:picture_png, plan, photos, along(plan), (request.base_url if params["code"]))
           end
 
           get("/api/wreaths/list") {

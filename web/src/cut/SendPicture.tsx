@@ -7,10 +7,12 @@ export function SendPicture({ id }: { id: number }) {
   const [plan, setPlan] = useState(true)
   const [prices, setPrices] = useState(false)
   const [photos, setPhotos] = useState(false)
+  const [code, setCode] = useState(false)
   const asked = [
     `photos=${photos ? "yes" : "no"}`,
     ...(plan ? ["plan=yes"] : []),
     ...(plan && prices ? ["prices=yes"] : []),
+    ...(plan && code ? ["code=yes"] : []),
   ]
   const query = asked.join("&")
   return (
@@ -22,6 +24,12 @@ export function SendPicture({ id }: { id: number }) {
         <Dialog title="Send its picture" onClose={() => setOpen(false)}>
           <Tick says="Its plan goes along" ticked={plan} onTick={setPlan} />
           <Tick says="And what its materials cost" ticked={plan && prices} disabled={!plan} onTick={setPrices} />
+          <Tick
+            says="And as a code in its corner, for whoever gets it packed anew (PNG)"
+            ticked={plan && code}
+            disabled={!plan}
+            onTick={setCode}
+          />
           <Tick says="Drawn with the photos of its materials" ticked={photos} onTick={setPhotos} />
           <p className="py-2 text-quiet">{goesAlong(plan, prices, photos)}</p>
           <p className="flex gap-3 pt-2">
