@@ -51,10 +51,11 @@ module Server
         doors.each_with_index do |door, i|
           left = i * (wide + GAP)
           pdf.image StringIO.new(door["picture"]), at: [left, top], width: wide
-          pdf.bounding_box([left, top - high - 3], width: wide, height: WORDS - 6) do
-            pdf.text door["wreath"], style: :bold, size: 7.5
-            pdf.text [door["place"], door["says"]].compact.join(", "), size: 7, color: "555555"
-          end
+          words = [{text: "#{door["wreath"]}\n", styles: [:bold]},
+            {text: [door["place"], door["says"]].compact.join(", "), color: "555555"}]
+          # A name that is long stands smaller.
+          pdf.formatted_text_box words, at: [left, top - high - 3], width: wide, height: WORDS - 6, size: 7.5,
+            overflow: :shrink_to_fit
         end
         pdf.move_cursor_to top - high - WORDS
       end
