@@ -113,7 +113,21 @@ module Server
       # @raise [Problem]
       def take_in(plan)
         Wreaths.showable(plan)
-        add(Lantern::Plan::Shared.incoming(plan, @materials.documents(@materials.ids)))
+        stash = @materials.documents(@materials.ids)
+        wreath = add(Lantern::Plan::Shared.incoming(plan, stash))
+        unsure = Lantern::Plan::Shared.unsure(wreath["plan"], stash)
+        wreath.merge({"unsure" => (unsure if unsure.any?)}.compact)
+      end
+
+      # Takes materials of the stash in the place of some that a plan brought along.
+      # @param ids [Hash{String=>String}] theirs by those of the plan
+      # @raise [Missing, Outdated, Problem]
+      def instead(id, version, ids)
+        plan = find(id)["plan"]
+        stash = @materials.all(plan["units"]).filter_map { _1["material"] }.to_h { [_1["id"], _1] }
+        unknown = ids.values - stash.keys
+        raise Problem.at("instead", "That is not in the stash any more: choose again.") if unknown.any?
+        change(id, version, Lantern::Plan::Shared.instead(plan, ids, stash))
       end
 
       # @return [Hash] as of {#add}

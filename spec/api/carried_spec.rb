@@ -61,6 +61,22 @@ RSpec.describe Server::Export::Carried, :api, :store do
     expect(wreath["plan"]["materials"]).to eq [mine]
   end
 
+  it "asks which of the stash something is that it may be under another name, and takes that in its place" do
+    mine = ask(:post, "/materials", {units: "in", material: rope(id: "my-cord", name: "My own cord", on_hand: [50])})
+    ask(:post, "/materials", {units: "in", material: rope(id: "thick", name: "Thick", diameter: "1 in")})
+    plan = plan(materials: [rope(id: "theirs", name: "Their cord")],
+      layers: [{id: "base", method: "rope_coil", material: "theirs"}])
+    wreath = take_in(described_class.into_svg("<svg><defs>", Lantern::Plan::Shared.outgoing(plan)))
+    expect(wreath["unsure"])
+      .to eq [{"id" => "theirs", "name" => "Their cord", "like" => [{"id" => "my-cord", "name" => "My own cord"}]}]
+    expect(wreath["plan"]["layers"][0]["material"]).to eq "theirs"
+    wrong = ask(:put, "/wreaths/#{wreath["id"]}/instead", {version: 1, instead: {theirs: "nothing"}})
+    expect(wrong["problems"][0]["says"]).to match(/not in the stash/)
+    taken = ask(:put, "/wreaths/#{wreath["id"]}/instead", {version: 1, instead: {theirs: "my-cord"}})
+    expect(taken["plan"]["layers"][0]["material"]).to eq "my-cord"
+    expect(taken["plan"]["materials"]).to eq [mine["material"]]
+  end
+
   it "stands on the pattern card as a code, whose link is taken in; of every demo plan it is short enough" do
     Dir[File.expand_path("../../docs/examples/*.json", __dir__)].each do |name|
       plan = JSON.parse(File.read(name))

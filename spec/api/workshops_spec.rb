@@ -139,6 +139,7 @@ RSpec.describe "A workshop", :api, :store do
     when %r{/finish$} then {used: {}}
     when %r{/splice$} then {piece: "10 ft", at: "3 ft", units: "in"}
     when %r{^/materials/\d+$} then {version: 1, units: "in", material: rope}
+    when %r{/instead$} then {version: 1, instead: {a: "b"}}
     when %r{/place$} then {place: 1}
     when %r{/swap-doors$} then {with: 1}
     when %r{^/places/\d+$} then {version: 1, name: "Theirs", place: {units: "in", wide: 36}}

@@ -45,6 +45,20 @@ RSpec.describe "A picture that is its plan", :browser, :store do
     expect(RealStore.store.wreaths.all.size).to eq before + 1
   end
 
+  it "asks which of the stash it is made of, where that is unsure" do
+    plan = Lantern::Plan::Shared.outgoing(example_plan("door-7-rope-ring"))
+    plan["materials"].each { |each| each["name"] += ", theirs" }
+    visit "/"
+    attach_file field, file(["theirs", ".svg"], Server::Export::Carried.into_svg("<svg><defs>", plan))
+    expect(page).to have_css("dialog h2", text: "Which of yours is it?")
+    expect(page).to be_axe_clean
+    select "Tarred hemp cord", from: "Tarred hemp cord, theirs"
+    click_on "Go on"
+    expect(page).to have_field("Name of the wreath", with: "Door 7, rope ring")
+    newest = RealStore.store.wreaths.all.max_by { _1["id"] }
+    expect(newest["plan"]["materials"].map { _1["name"] }).to eq ["Tarred hemp cord"]
+  end
+
   it "opens where it is dropped on the list" do
     plan = Lantern::Plan::Shared.outgoing(example_plan("door-7-rope-ring"))
     visit "/"

@@ -9,7 +9,9 @@ module Lantern
       OWN_OF_MATERIAL = %w[on_hand notes picture picture_width offers].freeze
       # An offer as it goes along where prices do.
       OFFER = %w[length width count price].freeze
-      private_constant :OWN, :OWN_OF_MATERIAL, :OFFER
+      # Of so many at most is asked which it is.
+      MOST_LIKE = 4
+      private_constant :OWN, :OWN_OF_MATERIAL, :OFFER, :MOST_LIKE
 
       module_function
 
@@ -38,6 +40,31 @@ module Lantern
           [material["id"], id]
         }.to_h
         ids.empty? ? document : Apart.renamed(document, ids)
+      end
+
+      # What of a plan from elsewhere may be something that is known here under another name: of the same kind, width and
+      # thickness.
+      # @param document [Hash] a plan document, as {incoming} answers it
+      # @param stash [Hash{String=>(Hash, String)}] as of {incoming}
+      # @return [Array<Hash>] ready for JSON: the `id` and `name` of each, and those it may be `like`
+      def unsure(document, stash)
+        known = stash.transform_values { |material, units| told(material, units)&.except(:name) }
+        Array(document["materials"]).grep(Hash).filter_map do |material|
+          own = told(material, document["units"])&.except(:name)
+          next if own.nil? || stash.key?(material["id"])
+          like = known.select { _2 == own }.keys.first(MOST_LIKE).map { {"id" => _1, "name" => stash[_1][0]["name"]} }
+          {"id" => material["id"], "name" => material["name"], "like" => like} if like.any?
+        end
+      end
+
+      # With materials of the stash in the place of some of its own.
+      # @param ids [Hash{String=>String}] theirs by those of its own
+      # @param stash [Hash{String=>Hash}] documents by their ids
+      # @return [Hash] a plan document
+      def instead(document, ids, stash)
+        plan = Apart.renamed(document, ids)
+        taken = plan["materials"].map { ids.value?(_1["id"]) ? stash.fetch(_1["id"]) : _1 }
+        plan.merge("materials" => taken.uniq { _1["id"] })
       end
 
       # What cannot be read is the same as nothing.

@@ -96,6 +96,10 @@ module Server
 
           put("/api/wreaths/:id") { JSON.generate(store.wreaths.change(id, sent["version"], sent["plan"])) }
 
+          put("/api/wreaths/:id/instead") {
+            JSON.generate(store.wreaths.instead(id, sent["version"], sent["instead"]))
+          }
+
           deletes("/api/wreaths/:id") { store.wreaths }
 
           changes("/api/wreaths/:id/bought") { store.wreaths.buy(id, sent["version"], only: sent["only"]) }

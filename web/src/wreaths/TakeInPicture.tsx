@@ -6,6 +6,7 @@ import { askAgain } from "../keep/keys"
 import { sendInParts } from "../keep/upload"
 import { codeIn } from "./codeIn"
 import { Problem } from "../pieces/Problem"
+import { WhichOfYours } from "./WhichOfYours"
 
 /** What stands before the plan in a link, as the code on a pattern card holds it. */
 const LINKED = "#plan="
@@ -40,7 +41,7 @@ export function TakeInPicture() {
     },
     onSuccess: (wreath) => {
       void askAgain(queries, ["wreaths"])
-      void navigate(`/wreaths/${wreath.id}/cover`)
+      if (!wreath.unsure) void navigate(`/wreaths/${wreath.id}/cover`)
     },
   })
   const { mutate } = take
@@ -103,6 +104,13 @@ export function TakeInPicture() {
         </p>
       )}
       {take.isError && <Problem>{take.error.message}</Problem>}
+      {take.data?.unsure && (
+        <WhichOfYours
+          wreath={take.data}
+          unsure={take.data.unsure}
+          onDone={() => void navigate(`/wreaths/${take.data.id}/cover`)}
+        />
+      )}
     </div>
   )
 }
