@@ -4,7 +4,8 @@ require "rqrcode"
 
 module Server
   module Export
-    # A plan as a square code on paper or in a picture: a link with the plan after its `#`, for any installation that it is given to.
+    # A plan as a square code on paper or in a picture: a link with the plan after its `#`, for any installation that it
+    # is given to.
     module PlanCode
       # Bytes that a code may hold: as many as the largest can at its safest level (ISO/IEC 18004, version 40, level H).
       MOST = 1273

@@ -148,8 +148,10 @@ RSpec.describe "Places", :api, :store do
       expect(pages[0].text).to include("Walk", "Wreath 0", "Rust, 30 in wide")
       long = drawn("The door at the lower end of the yard, behind the pump", paint: "#2b3f66")
       ask(:put, "/wreaths/#{wreaths[2]}/place", {place: long})
-      ask(:put, "/occasions/#{walk}/wreaths",
-        {wreaths: [*wreaths, *21.times.map { ask(:post, "/wreaths", {plan: plan(name: "More #{_1}, of whom there is much to tell")})["id"] }]})
+      more = 21.times.map { |i|
+        ask(:post, "/wreaths", {plan: plan(name: "More #{i}, of whom there is much to tell")})["id"]
+      }
+      ask(:put, "/occasions/#{walk}/wreaths", {wreaths: wreaths + more})
       get "/api/occasions/#{walk}/doors.pdf?paper=a4"
       pages = PDF::Reader.new(StringIO.new(last_response.body)).pages
       expect([pages.size, pages[0].text]).to match [1, /More 20/]

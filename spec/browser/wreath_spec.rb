@@ -101,6 +101,38 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     expect(page).to have_css("[role=tab][aria-selected=true]", text: "Back", focused: true)
   end
 
+  # From the bare form on, in the order of the steps: by the slider's keys, and played.
+  it "is watched being made, piece by piece, as far as one likes" do
+    open_wreath("rope ring", "cover")
+    click_on "Being made"
+    slider = find_field("How far it is made", type: "range")
+    shown = ->(key) { page.all("[role=tabpanel] [data-lie='#{key}'] path", visible: :all).sum { _1["d"].count("M") } }
+    expect(page).to have_css("svg[aria-label='The wreath as it is made: Prepare the form']")
+    expect(shown.call("coils")).to eq 0
+    steps = Lantern.work(example_plan("door-7-rope-ring"))["steps"]
+    before = steps.take_while { !_1["title"].start_with?("Coil the cord") }.sum { [_1["count"] || 1, 1].max }
+    # A click would take it to its middle.
+    slider.execute_script("this.focus()")
+    (before + 5).times do |i|
+      page.driver.browser.keyboard.type(:right)
+      expect(page).to have_field("How far it is made", type: "range", with: (i + 1).to_s)
+    end
+    expect(page).to have_css("svg[aria-label*='Coil the cord, 5 of 80']")
+    expect(shown.call("coils")).to be_positive
+    expect(page).to be_axe_clean
+    page.driver.browser.keyboard.type(:end)
+    expect(page).to have_css("svg[aria-label='The wreath as it is made: Finished']")
+    click_on "Play"
+    expect(page).to have_button("Stop")
+    expect(page).to have_css("svg[aria-label*='Coil the cord']")
+    click_on "Stop"
+    expect(page).to have_button("Play")
+    stopped = slider.value.to_i
+    slider.execute_script("this.focus()")
+    page.driver.browser.keyboard.type(:left)
+    expect(page).to have_field("How far it is made", type: "range", with: (stopped - 1).to_s)
+  end
+
   it "says which piece the mouse is over, found by where it lies" do
     open_wreath("rope ring")
     expect(page).to have_css("g[data-lie=coils] path", visible: :all)

@@ -23,8 +23,8 @@ module Lantern
 
       # @return [Hash] `matrix` from the drawing to the picture (three rows of three), the `corners` of its `box` there,
       #   `at` which pixel it hangs, `scale` pixels to an inch there, the `size` of the picture, the `panels` of a door
-      #   that is drawn, its `shadow` (right, down and soft, in pixels), the `tape`, what a friend `says`, and other `sizes`
-      #   and `colours` to hang beside it
+      #   that is drawn, its `shadow` (right, down and soft, in pixels), the `tape`, what a friend `says`, and other
+      #   `sizes` and `colours` to hang beside it
       def to_h
         {"matrix" => @hung.matrix.map { |row| row.map { _1.round(9) } }, "box" => @hung.box,
          "corners" => @hung.corners.map { |corner| corner.map { _1.round(2) } }, "at" => @hung.at.map { _1.round(2) },

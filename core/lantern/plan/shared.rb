@@ -42,8 +42,8 @@ module Lantern
         ids.empty? ? document : Apart.renamed(document, ids)
       end
 
-      # What of a plan from elsewhere may be something that is known here under another name: of the same kind, width and
-      # thickness.
+      # What of a plan from elsewhere may be something that is known here under another name: of the same kind, width
+      # and thickness.
       # @param document [Hash] a plan document, as {incoming} answers it
       # @param stash [Hash{String=>(Hash, String)}] as of {incoming}
       # @return [Array<Hash>] ready for JSON: the `id` and `name` of each, and those it may be `like`

@@ -11,11 +11,16 @@ interface Props {
   label: string
 }
 
-/** The wreath as far as it is made: what was counted lies where it lies, the last of it in amber. */
+/** The wreath as far as it is made: what was counted lies where it lies, the last of it in amber, the next lit. */
 export function Progress({ drawing, materials, steps, current, counts, label }: Props) {
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
   const pad = (right - left) * 0.05
   const amber: Material = { id: "·latest", kind: "coat", name: "the latest", colour: "var(--color-primary)" }
+  const lit: Material = {
+    ...amber,
+    id: "·next",
+    colour: "color-mix(in oklab, var(--color-primary) 35%, transparent)",
+  }
   const made = {
     ...drawing,
     layers: drawing.layers.flatMap((lie) => {
@@ -33,9 +38,11 @@ export function Progress({ drawing, materials, steps, current, counts, label }: 
         Math.round(((counts[counted.step.id] ?? 0) / (counted.step.count ?? 1)) * lie.front.length),
         lie.front.length,
       )
+      const next = lie.front.slice(done, done + 1).map((item) => ({ ...item, colour: 0 }))
       const latest = lie.front.slice(Math.max(done - 1, 0), done).map((item) => ({ ...item, colour: 0 }))
       return [
         { ...lie, front: lie.front.slice(0, done), back: lie.back.slice(0, done) },
+        ...(next.length > 0 ? [{ ...lie, materials: [lit.id], front: next, back: [] }] : []),
         ...(latest.length > 0 ? [{ ...lie, materials: [amber.id], front: latest, back: [] }] : []),
       ]
     }),
@@ -47,7 +54,7 @@ export function Progress({ drawing, materials, steps, current, counts, label }: 
       role="img"
       aria-label={label}
     >
-      <Covered drawing={made} materials={[...materials, amber]} side="front" />
+      <Covered drawing={made} materials={[...materials, amber, lit]} side="front" />
     </svg>
   )
 }

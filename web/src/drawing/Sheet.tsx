@@ -1,4 +1,4 @@
-import { useCallback, useId, useRef, useState, type PointerEvent } from "react"
+import { lazy, Suspense, useCallback, useId, useRef, useState, type PointerEvent } from "react"
 import type { Bare, Material, Plan, WorkedPlan } from "../keep/client"
 import { useDeclarations } from "../keep/queries"
 import { useQuestion } from "../keep/useQuestion"
@@ -15,11 +15,15 @@ import { fractionGlyphs } from "./fractions"
 import { pieceAt } from "./pieceAt"
 import { Legend } from "./Legend"
 
-type View = "front" | "back" | "cut"
+/** Loaded when somebody looks at it. */
+const BeingMade = lazy(async () => ({ default: (await import("./BeingMade")).BeingMade }))
+
+type View = "front" | "back" | "cut" | "made"
 const views: { key: View; says: string }[] = [
   { key: "front", says: "Front" },
   { key: "back", says: "Back" },
   { key: "cut", says: "Cut through" },
+  { key: "made", says: "Being made" },
 ]
 
 /** So much room is kept for it before it is there. */
@@ -61,6 +65,7 @@ export function Sheet({
     [],
   )
   const { drawing } = worked
+  const onPlane = view === "front" || view === "back"
   const answer = (key: string) => fractionGlyphs(worked.form.working.find((line) => line.key === key)?.answer ?? "")
   return (
     <section
@@ -69,7 +74,7 @@ export function Sheet({
     >
       <div className="flex flex-wrap items-center gap-x-3 px-4 pt-2">
         <Tabs label="Side of the drawing" tabs={views} chosen={view} panel={panel} onChoose={setView} />
-        {plan && view !== "cut" && worked.drawing.layers.length > 0 && (
+        {plan && onPlane && worked.drawing.layers.length > 0 && (
           <label className="ml-auto flex items-center gap-2 text-sm whitespace-nowrap">
             <input
               type="checkbox"
@@ -83,7 +88,7 @@ export function Sheet({
           </label>
         )}
       </div>
-      {plan && looking && bare && view !== "cut" && (
+      {plan && looking && bare && onPlane && (
         <p role="status" className="px-4 text-sm text-quiet">
           {bareSays(bare)}
         </p>
@@ -97,6 +102,10 @@ export function Sheet({
       >
         {view === "cut" ? (
           <CutThrough drawing={drawing} girth={answer("girth")} face={answer("face")} />
+        ) : view === "made" ? (
+          <Suspense>
+            <BeingMade worked={worked} materials={materials} />
+          </Suspense>
         ) : (
           <Plane
             worked={worked}
@@ -111,7 +120,7 @@ export function Sheet({
             bare={looking && view === "front" ? bare : undefined}
           />
         )}
-        {sizing && typing && view !== "cut" && (
+        {sizing && typing && onPlane && (
           <SizeField
             key={typing.about}
             label={sizing.labels[typing.about] ?? ""}
@@ -122,7 +131,7 @@ export function Sheet({
             onDone={() => setTyping(undefined)}
           />
         )}
-        {view !== "cut" && (
+        {onPlane && (
           <Legend worked={worked} materials={materials} hidden={hidden} onPoint={setPointed} onHide={hide} />
         )}
       </div>

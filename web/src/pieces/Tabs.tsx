@@ -29,7 +29,7 @@ export function Tabs<Key extends string>({ label, tabs, chosen, panel, onChoose 
       ref={list}
       role="tablist"
       aria-label={label}
-      className="flex gap-5 whitespace-nowrap max-sm:gap-3"
+      className="flex flex-wrap gap-x-5 whitespace-nowrap max-sm:gap-x-3"
       onKeyDown={step}
     >
       {tabs.map(({ key, says }) => (
