@@ -116,7 +116,7 @@ RSpec.describe "A wreath on the screen", :browser, :store do
       page.driver.browser.keyboard.type(:right)
       expect(page).to have_field("How far it is made", type: "range", with: (i + 1).to_s)
     end
-    expect(page).to have_css("svg[aria-label*='Coil the cord, 5 of 80']")
+    expect(page).to have_css("svg[aria-label*='Coil the cord, tight on the inside edge, 5 of 80']")
     expect(page).to have_css("[role=tabpanel] [data-lie=coils] path", visible: :all)
     expect(page).to be_axe_clean
     page.driver.browser.keyboard.type(:end)
