@@ -38,7 +38,9 @@ export function Progress({ drawing, materials, steps, current, counts, label }: 
         Math.round(((counts[counted.step.id] ?? 0) / (counted.step.count ?? 1)) * lie.front.length),
         lie.front.length,
       )
-      const next = lie.front.slice(done, done + 1).map((item) => ({ ...item, colour: 0 }))
+      // What is only shown by its share of a step is nothing that the hands take up next.
+      const taken = counted.step.lays === lie.key ? 1 : 0
+      const next = lie.front.slice(done, done + taken).map((item) => ({ ...item, colour: 0 }))
       const latest = lie.front.slice(Math.max(done - 1, 0), done).map((item) => ({ ...item, colour: 0 }))
       return [
         { ...lie, front: lie.front.slice(0, done), back: lie.back.slice(0, done) },
