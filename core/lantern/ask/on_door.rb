@@ -76,10 +76,7 @@ module Lantern
         {"wide" => Measure::Length.in_units(wide, @work.plan.units), "says" => "#{text(wide)} wide", "sure" => sure}
       end
 
-      def text(inches)
-        mark = (@work.plan.units == "cm") ? 1 / 5.08r : 1/8r
-        Measure::Length.text((inches.to_r / mark).round * mark, units: @work.plan.units)
-      end
+      def text(inches) = @hung.text(inches)
     end
   end
 end

@@ -116,11 +116,7 @@ module Lantern
         {"code" => code, "says" => says, "well" => well, **more.compact.transform_keys(&:to_s)}
       end
 
-      # To the nearest eighth, or half centimetre: nobody sees finer from the street.
-      def text(inches)
-        mark = (@work.plan.units == "cm") ? 1 / 5.08r : 1/8r
-        Measure::Length.text((inches.to_r / mark).round * mark, units: @work.plan.units)
-      end
+      def text(inches) = @hung.text(inches)
     end
   end
 end

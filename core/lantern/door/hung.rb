@@ -79,6 +79,14 @@ module Lantern
         Math.hypot(bx - ax, by - ay) / inches(box[2] - box[0])
       end
 
+      # A length to the nearest eighth, or half centimetre: nobody sees finer from the street.
+      # @param inches [Numeric]
+      # @return [String] in the plan's units
+      def text(inches)
+        mark = (@work.plan.units == "cm") ? 1 / 5.08r : 1/8r
+        Measure::Length.text((inches.to_r / mark).round * mark, units: @work.plan.units)
+      end
+
       private
 
       def middle = @middle ||= @place.on_door(@at)
