@@ -15,6 +15,8 @@ module Server
       PAPER = [0xf9, 0xf6, 0xee].freeze
       # The drawing is made so many times larger than it is seen, so that nothing is coarse.
       FINE = 1.5
+      # And no wider than so many pixels, however near it is seen.
+      FINEST = 4000
 
       # What is shown of every door where several are beside one another, in inches: across, and down. Two fifths of it
       # are above the middle of the wreath.
@@ -87,14 +89,17 @@ module Server
           %(<rect width="#{width}" height="#{height}" fill="#{@paint}"/>#{panels.join}</svg>)
       end
 
-      # What of the place it is drawn on: its box there, with room for the shadow's softness.
+      # What of the place it is drawn on: as much of its box as the picture shows, with room for the shadow's softness.
       def bounds
         @bounds ||= begin
           room = REACH * @hung["shadow"][2]
-          [0, 1].map { |i| @hung["corners"].map { _1[i] }.minmax }
-            .map { |from, to| [(from - room).floor, (to + room).ceil] }
+          box.zip(@hung["size"]).map do |(from, to), most|
+            [[from - room, -room].max.floor, [to + room, most + room].min.ceil]
+          end
         end
       end
+
+      def box = @hung["corners"].transpose.map(&:minmax)
 
       def left = bounds[0][0]
 
@@ -102,7 +107,7 @@ module Server
 
       # The drawing as the place shows it: for every pixel, where on the drawing it lies.
       def turned
-        wide = (FINE * (bounds[0][1] - left)).ceil
+        wide = (FINE * box[0].reduce { _2 - _1 }).ceil.clamp(1, FINEST)
         drawn = Vips::Image.svgload_buffer(@drawing.svg, scale: wide / Svg::Picture::WIDE.to_f, unlimited: true)
         x, y, across, down = @drawing.box
         from_x, from_y = on_drawing.then { |u, v| [(u - x) * (drawn.width / across), (v - y) * (drawn.height / down)] }

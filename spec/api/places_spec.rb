@@ -3,6 +3,7 @@
 require_relative "../support/api"
 require_relative "../support/photo_of_door"
 require "pdf/reader"
+require "vips"
 
 # Doors that wreaths are looked at on.
 RSpec.describe "Places", :api, :store do
@@ -76,6 +77,21 @@ RSpec.describe "Places", :api, :store do
     expect(last_response.status).to eq 200
     get "/api/wreaths/#{wreath["id"]}/on-place.jpg?place=999"
     expect(last_response.status).to eq 404
+  end
+
+  # A sheet that fills the photo, and a wreath at the picture's edge: no more is made than is seen.
+  it "show a wreath that is far larger than the photo, and one at its edge, in a picture of the photo's size" do
+    seen = photo.slice("id", "width", "height")
+    wreath = ask(:post, "/wreaths", {plan: example_plan("door-14-undyed-rope")})
+    near = [[2, 2], [1490, 30], [1480, 1980], [10, 1990]]
+    [{"corners" => near, "x" => 700, "y" => 900}, {"x" => 3, "y" => 4}, {"x" => 1499, "y" => 1999}].each do |each|
+      said = camera.place("photo" => seen, **each.slice("corners").transform_keys(&:to_sym))
+      place = ask(:post, "/places", {name: "Near", place: said.except("edges")})
+      get "/api/wreaths/#{wreath["id"]}/on-place.jpg?place=#{place["id"]}&x=#{each["x"]}&y=#{each["y"]}"
+      expect(last_response.status).to eq 200
+      shown = Vips::Image.new_from_buffer(last_response.body, "")
+      expect([shown.width, shown.height]).to eq [PhotoOfDoor::WIDE, PhotoOfDoor::HIGH]
+    end
   end
 
   it "that are drawn show it too, and the answer is refused with a reason when it would hang beside" do
