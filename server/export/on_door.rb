@@ -11,6 +11,10 @@ module Server
       QUALITY = 90
       # How dark a shadow is, and how many times its softness it reaches beyond itself.
       DARK, REACH = 0.5, 3
+      # A shadow is no softer than so many pixels, however near it is seen.
+      SOFTEST = 120
+      # A door whose colour nobody said.
+      GREY = "#8c8c86"
       # What is beyond the picture's edges.
       PAPER = [0xf9, 0xf6, 0xee].freeze
       # The drawing is made so many times larger than it is seen, so that nothing is coarse.
@@ -26,11 +30,15 @@ module Server
       # @param photos [Hash{String=>String}] of the wreath's materials, as data addresses
       # @param bytes [String, nil] the photo of the place
       def initialize(asked, photos, bytes)
-        @plan, @bytes = asked["plan"], bytes
-        @hung = Lantern::Ask::OnDoor.answer(asked)
-        @paint = asked["place"]["paint"] || "#8c8c86"
-        worked = Lantern.work(@plan)
-        @drawing = Svg::Picture.new(worked, @plan["materials"] || [], photos, back: asked["back"] == true)
+        plan, @bytes = asked["plan"], bytes
+        work = Lantern::Work.read(plan)
+        @place, back = Lantern::Door::Place.read(asked["place"]), asked["back"] == true
+        hung = Lantern::Door::Hung.new(work, @place, at: asked["at"], back:)
+        @matrix, @corners, @at, @scale = hung.matrix, hung.corners, hung.at, hung.scale
+        @shadow = hung.shadow.map { _1 * @scale }
+        drawn = {"name" => work.plan.name, "drawing" => work.drawing}
+        @drawing = Svg::Picture.new(drawn, plan["materials"] || [], photos, back:)
+        @factor = 1.0
       end
 
       # @param scale [Numeric, nil] pixels to an inch, of no more than the window about the wreath; all of the place as
@@ -39,9 +47,9 @@ module Server
       def jpeg(scale: nil)
         require "vips"
         return picture.jpegsave_buffer(Q: QUALITY, strip: true) unless scale
-        made_smaller(scale / @hung["scale"].to_f)
+        @factor = scale / @scale
         width, height = WINDOW.map { (_1 * scale).round }
-        x, y = @hung["at"]
+        x, y = grown(@at)
         picture.embed((width / 2.0 - x).round, (height * ABOVE - y).round, [picture.width, width].max * 2,
           [picture.height, height].max * 2, extend: :background, background: PAPER)
           .crop(0, 0, width, height).jpegsave_buffer(Q: QUALITY, strip: true)
@@ -49,22 +57,16 @@ module Server
 
       private
 
-      # Everything by one factor.
-      def made_smaller(factor)
-        (across, down, depth) = @hung["matrix"]
-        grown = ->(numbers) { numbers.map { _1 * factor } }
-        @hung.merge!("matrix" => [grown[across], grown[down], depth], "corners" => @hung["corners"].map(&grown),
-          "panels" => @hung["panels"].map(&grown), **%w[at size shadow].to_h { [_1, grown[@hung[_1]]] })
-        @factor = factor
-      end
+      # So many times as large as the place's own picture.
+      def grown(numbers) = numbers.map { _1 * @factor }
 
       def picture = @picture ||= drawn
 
       def drawn
         wreath = turned
-        across, down, soft = @hung["shadow"]
-        shadow = wreath.extract_band(3).gaussblur([soft / 2, 0.5].max) * DARK
-        black = shadow.new_from_image([0, 0, 0]).bandjoin(shadow).copy(interpretation: :srgb)
+        across, down, = shadow
+        dark = wreath.extract_band(3).gaussblur([soft / 2, 0.5].max) * DARK
+        black = dark.new_from_image([0, 0, 0]).bandjoin(dark).copy(interpretation: :srgb)
         place.composite2(black, :over, x: left + across.round, y: top + down.round)
           .composite2(wreath, :over, x: left, y: top)
           .flatten.cast(:uchar)
@@ -73,33 +75,39 @@ module Server
       def place
         if @bytes
           photo = Vips::Image.new_from_buffer(@bytes, "").colourspace(:srgb)
-          return @factor ? photo.resize(@factor) : photo
+          return (@factor == 1) ? photo : photo.resize(@factor)
         end
         Vips::Image.svgload_buffer(door).flatten.colourspace(:srgb)
       end
 
       # A door that is drawn: its colour, and panels that the light comes down on.
       def door
-        width, height = @hung["size"].map(&:round)
-        panels = @hung["panels"].map do |left, top, wide, high|
+        width, height = size.map(&:round)
+        panels = @place.panels.map { grown(_1) }.map do |left, top, wide, high|
           %(<rect x="#{left}" y="#{top}" width="#{wide}" height="#{high}" fill="none" stroke="#000000" ) +
             %(stroke-opacity="0.25" stroke-width="#{width * 0.008}"/>)
         end
         %(<svg xmlns="http://www.w3.org/2000/svg" width="#{width}" height="#{height}">) +
-          %(<rect width="#{width}" height="#{height}" fill="#{@paint}"/>#{panels.join}</svg>)
+          %(<rect width="#{width}" height="#{height}" fill="#{@place.paint || GREY}"/>#{panels.join}</svg>)
       end
 
       # What of the place it is drawn on: as much of its box as the picture shows, with room for the shadow's softness.
       def bounds
         @bounds ||= begin
-          room = REACH * @hung["shadow"][2]
-          box.zip(@hung["size"]).map do |(from, to), most|
+          room = REACH * soft
+          box.zip(size).map do |(from, to), most|
             [[from - room, -room].max.floor, [to + room, most + room].min.ceil]
           end
         end
       end
 
-      def box = @hung["corners"].transpose.map(&:minmax)
+      def box = @corners.map { grown(_1) }.transpose.map(&:minmax)
+
+      def size = grown(@place.size)
+
+      def shadow = grown(@shadow)
+
+      def soft = [shadow[2], SOFTEST].min
 
       def left = bounds[0][0]
 
@@ -124,7 +132,7 @@ module Server
 
       # From the picture back to the drawing.
       def inverse
-        (a, b, c), (d, e, f), (g, h, i) = @hung["matrix"]
+        (a, b, c), (d, e, f), (g, h, i) = [*@matrix.first(2).map { grown(_1) }, @matrix.last]
         [[e * i - f * h, c * h - b * i, b * f - c * e], [f * g - d * i, a * i - c * g, c * d - a * f],
           [d * h - e * g, b * g - a * h, a * e - b * d]]
       end

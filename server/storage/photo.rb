@@ -78,8 +78,9 @@ module Server
     def colour_about(bytes, x, y, far)
       load_library
       picture = Vips::Image.new_from_buffer(bytes, "").colourspace(:srgb)
-      left, top = [x - far, 0].max, [y - far, 0].max
-      part = picture.crop(left, top, [2 * far, picture.width - left].min, [2 * far, picture.height - top].min)
+      left, right = [x - far, x + far].map { _1.clamp(0, picture.width - 1) }
+      top, bottom = [y - far, y + far].map { _1.clamp(0, picture.height - 1) }
+      part = picture.crop(left, top, right - left + 1, bottom - top + 1)
       format("#%02x%02x%02x", *(0..2).map { part.extract_band(_1).percent(50) })
     end
 

@@ -168,8 +168,8 @@ module Server
         def look_at_place(document, bytes)
           return Lantern::Door::Place.look(document) unless bytes
           looked = Lantern::Door::Place.look(document, &Photo.brightness(bytes))
-          place = Lantern::Door::Place.read(looked)
-          {"paint" => Photo.colour_about(bytes, *place.usual.map(&:round), (4 * place.scale).round)}.merge(looked)
+          about = Lantern::Door::Place.read(looked).paint_about
+          {"paint" => (Photo.colour_about(bytes, *about) if about)}.compact.merge(looked)
         end
 
         # @param asked [Hash] as {Lantern::Ask::OnDoor} takes it

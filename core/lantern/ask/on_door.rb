@@ -37,22 +37,18 @@ module Lantern
       private
 
       def at(pixel)
-        return if pixel.nil?
-        width, height = @place.size
-        unless pixel.is_a?(Array) && pixel.size == 2 && pixel.all?(Numeric) && pixel[0].between?(0, width) &&
-            pixel[1].between?(0, height)
-          raise Plan::Refused.at("at", "That is not on the picture: hang it on the door.")
-        end
-        pixel.map(&:to_f)
+        return pixel if pixel.nil? || (pixel.is_a?(Array) && pixel.size == 2 && pixel.all?(Numeric))
+        raise Plan::Refused.at("at", "Where it hangs is a pixel: how far to the right, and how far down.")
       end
 
       def friend = @friend ||= Door::Friend.new(@hung, sizes, known)
 
       def sizes = @sizes ||= Door::Sizes.new(@plan, @work, @hung.across)
 
-      # What cannot be read of the stash is nothing to take instead.
+      # What could be taken in the place of anything in the plan; what cannot be read of it is nothing.
       def known
-        @stash.filter_map do |each|
+        kinds = @work.plan.materials.map { _1.kind.to_s }.uniq
+        @stash.select { _1["colour"] && kinds.include?(_1["kind"]) }.filter_map do |each|
           Plan::Material.check(each, units: @work.plan.units)
         rescue Plan::Refused
           nil

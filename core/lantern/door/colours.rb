@@ -9,25 +9,21 @@ module Lantern
       private_constant :CELLS
 
       # @param work [Work]
-      # @param instead [Hash{String=>Plan::Material}] materials that are tried in the place of others, by their ids
-      def initialize(work, instead = {})
-        @work, @instead = work, instead
+      def initialize(work)
+        @work = work
       end
 
       # How different it looks from what is behind it, each colour by how much of it is seen.
       # @param paint [Measure::Colour]
+      # @param instead [Hash{String=>Plan::Material}] materials that are tried in the place of others, by their ids
       # @return [Float, nil] as {Measure::Colour#apart}; nil where no colour is known
-      def apart(paint)
-        whole = seen.values.sum
-        seen.sum { |colour, share| Measure::Colour.of(colour).apart(paint) * share } / whole if whole.positive?
-      end
-
-      # @return [Hash{String=>Float}] shares of the front, by colours
-      def seen
-        @seen ||= shares.each_with_object(Hash.new(0.0)) { |(id, share), all|
-          colour = (@instead[id] || @work.plan.material(id))&.colour
-          all[colour] += share if colour
-        }
+      def apart(paint, instead = {})
+        seen = shares.filter_map do |id, share|
+          colour = (instead[id] || @work.plan.material(id))&.colour
+          [Measure::Colour.of(colour).apart(paint), share] if colour
+        end
+        whole = seen.sum(&:last)
+        seen.sum { |apart, share| apart * share } / whole if whole.positive?
       end
 
       # @return [String, nil] the id of the material of which most is seen

@@ -24,9 +24,7 @@ module Lantern
       # The same wreath of another material than the one of which most is seen, so as the stash has one.
       # @return [Array<Hash>] two at most: what it `says` and the `layers` with the option that changes
       def colours
-        paint = Measure::Colour.of(@place.paint || "#808080")
-        others(paint).uniq { _1[:material].colour }.first(2)
-          .map { {"says" => _1[:material].name, "layers" => _1[:layers]} }
+        others.uniq { _1[:material].colour }.first(2).map { {"says" => _1[:material].name, "layers" => _1[:layers]} }
       end
 
       private
@@ -48,35 +46,39 @@ module Lantern
 
       def colour
         return unless @place.paint
-        paint = Measure::Colour.of(@place.paint)
-        seen = Colours.new(@work)
         apart = seen.apart(paint) or return
         more = "Its colours are #{apart.round} from the paint’s, by how different eyes see them: below #{HARDLY} is " \
           "hardly to be seen from across the street, above #{WELL} stands out (from memory)."
         return said("colour", "It stands out well from this colour.", well: true, more:) if apart >= WELL
         return said("colour", "It can be seen against this colour, though it does not stand out.", well: true, more:) if
           apart >= HARDLY
-        said("colour", "Against this colour it is hardly to be seen.", more:, **brighter(paint, apart))
+        said("colour", "Against this colour it is hardly to be seen.", more:, **brighter(apart))
       end
 
       # The one of the others that stands out most, where it stands out more.
-      def brighter(paint, apart)
-        best = others(paint).first
+      def brighter(apart)
+        best = others.first
         return {} unless best && best[:apart] > [apart, HARDLY].max
         {do: "Take #{best[:material].name}", layers: best[:layers]}
       end
 
       # Materials like the one of which most is seen, in its place: those that stand out most first.
-      def others(paint)
-        main = @work.plan.material(Colours.new(@work).most)
-        named = main ? @work.layers.select { _1.said.material == main.id } : []
-        return [] if named.empty?
-        found = [*@work.plan.materials, *@stash].select { alike?(_1, main) }.map do |material|
-          {material:, apart: Colours.new(@work, {main.id => material}).apart(paint) || 0.0,
-           layers: named.to_h { [_1.id, {"material" => material.id}] }}
+      def others
+        @others ||= begin
+          main = @work.plan.material(seen.most)
+          named = main ? @work.layers.select { _1.said.material == main.id } : []
+          alike = named.any? ? [*@work.plan.materials, *@stash].select { alike?(_1, main) } : []
+          alike.map { |material|
+            {material:, apart: seen.apart(paint, {main.id => material}) || 0.0,
+             layers: named.to_h { [_1.id, {"material" => material.id}] }}
+          }.sort_by { -_1[:apart] }
         end
-        found.sort_by { -_1[:apart] }
       end
+
+      def seen = @seen ||= Colours.new(@work)
+
+      # Of a door whose colour nobody knows: grey.
+      def paint = @paint ||= Measure::Colour.of(@place.paint || "#808080")
 
       def alike?(other, main)
         other.id != main.id && other.kind == main.kind && other.colour && other.colour != main.colour &&
@@ -87,10 +89,11 @@ module Lantern
         return unless @place.gap
         deep, gap = text(@hung.deep), text(@place.gap)
         return said("room", "It stands #{deep} out from the door, and there is room for #{gap}.", well: true) if
-          @hung.deep <= @place.gap
+          @hung.deep <= @place.gap + Hung::EIGHTH
         said("room", "It stands about #{deep} out from the door; before the storm door there is room for #{gap}: it " \
           "would be pressed flat, or keep the door from closing.",
-          more: "The band with its covering, and loops half as far as they are long (from memory).")
+          more: "The band with its covering; loops, knots and folds as far as they reach beyond the form, a bow half as " \
+            "far as its loops are long (from memory).")
       end
 
       def hook

@@ -7,16 +7,20 @@ module Lantern
       # How far its shadow falls for how deep it is, to the side and down (from memory: daylight, half from above).
       SHADOW = {left: [0.45, 0.5], above: [0.0, 0.65], right: [-0.45, 0.5]}.freeze
 
+      # Nobody sees finer from the street.
+      EIGHTH = 1/8r
+
       attr_reader :work, :place, :at
 
       # @param work [Work] the wreath
       # @param place [Place]
       # @param at [(Numeric, Numeric), nil] where the middle of its form hangs, a pixel; as high as eyes are without it
       # @param back [Boolean] whether it is seen from behind
-      # @raise [Plan::Refused] when it would hang where the door cannot be seen
+      # @raise [Plan::Refused] when it would hang beside the picture, or where the door cannot be seen
       def initialize(work, place, at: nil, back: false)
-        @work, @place, @at, @back = work, place, at || place.usual, back
-        corners
+        @work, @place, @at, @back = work, place, at&.map(&:to_f) || place.usual, back
+        beside unless @at.zip(place.size).all? { |here, most| here.between?(0, most) }
+        matrix
       end
 
       def back? = @back
@@ -49,16 +53,23 @@ module Lantern
       # picture turn the drawing by. A lens bends a wreath so little that its corners say it.
       # @return [Array<Array<Float>>] three rows of three
       def matrix
-        left, top, right, bottom = box
-        rows = Measure::Perspective.of(corners, right - left, bottom - top).matrix
-        rows.map { |(a, b, c)| [a, b, c - a * left - b * top] }
+        @matrix ||= begin
+          left, top, right, bottom = box
+          rows = Measure::Perspective.of(corners, right - left, bottom - top).matrix
+          rows.map { |(a, b, c)| [a, b, c - a * left - b * top] }
+        end
+      rescue Measure::Perspective::Impossible
+        beyond
       end
 
       # @return [Float] how far it stands from the door, in inches: the band with its covering, and what is fixed on it
       def deep
-        section = @work.drawing["section"]
-        band = inches(section["bounds"][3] - section["bounds"][1])
-        band + @work.layers.map(&:stands_out).max.to_f
+        @deep ||= begin
+          section = @work.drawing["section"]
+          form = section["hull"].each_slice(2).map(&:last).minmax.reduce { _2 - _1 }
+          covered = section["bounds"][3] - section["bounds"][1]
+          [inches(covered) + @work.layers.map(&:stands_out).max.to_f, inches(form) + reach].max
+        end
       end
 
       # @return [Float] across, in inches, with everything that is on it
@@ -79,21 +90,34 @@ module Lantern
         Math.hypot(bx - ax, by - ay) / inches(box[2] - box[0])
       end
 
-      # A length to the nearest eighth, or half centimetre: nobody sees finer from the street.
+      # A length to the nearest eighth, or half centimetre.
       # @param inches [Numeric]
       # @return [String] in the plan's units
       def text(inches)
-        mark = (@work.plan.units == "cm") ? 1 / 5.08r : 1/8r
+        mark = (@work.plan.units == "cm") ? 1 / 5.08r : EIGHTH
         Measure::Length.text((inches.to_r / mark).round * mark, units: @work.plan.units)
       end
 
       private
+
+      # How far coverings stand up: as far as they reach beyond the form on all its sides (from memory: loops, knots and
+      # folds are as round as they are wide). What only hangs down is no higher for it.
+      def reach
+        boxes = @work.layers.grep(Cover::Covering).flat_map(&:lies).filter_map(&:box)
+        return 0.0 if boxes.empty?
+        left, top, right, bottom = boxes.transpose
+        outline = @work.drawing["outline_bounds"].map { inches(_1) }
+        beyond = [outline[0] - left.min, outline[1] - top.min, right.max - outline[2], bottom.max - outline[3]]
+        [beyond.min, 0.0].max
+      end
 
       def middle = @middle ||= @place.on_door(@at)
 
       def axes = @axes ||= @place.axes(@at)
 
       def inches(length) = (@work.plan.units == "cm") ? length / 2.54 : length
+
+      def beside = raise(Plan::Refused.at("at", "That is not on the picture: hang it on the door."))
 
       def beyond
         raise Plan::Refused.at("at", "The wreath would hang where the door cannot be seen: move it onto the door.")

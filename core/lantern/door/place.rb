@@ -43,6 +43,7 @@ module Lantern
       # The middle of a wreath hangs so high over the floor (from memory: as high as eyes are); in a photo that does
       # not show the floor, so far down; never higher than that.
       EYES, DOWN, HIGHEST = 58, 0.38, 0.25
+      HAND = 4
       private_constant :MOST, :PIXEL, :SIDE, :FIELDS, :ASKED
 
       class << self
@@ -142,9 +143,13 @@ module Lantern
 
       # How wide it is, in inches, and how far that may be off.
       # @return [(Numeric, Numeric), nil]
+      # @raise [Plan::Refused]
       def wide
         return [@said[:wide], 0] if @said[:wide]
-        photo.lengths["door"] if sheet? && edges?
+        return unless sheet? && edges?
+        @wide ||= photo.lengths["door"]
+      rescue Plan::Refused => refused
+        refuse("edges", refused.problems.first.says)
       end
 
       # Where a wreath hangs unless it is said: in the middle of the door, as high as eyes are.
@@ -155,12 +160,15 @@ module Lantern
         [edges? ? @said[:edges].sum { _1[0] } / 2 : across / 2.0, down * DOWN]
       end
 
-      # @param pixel [(Float, Float)]
-      # @return [Float] pixels to an inch there
-      def scale(pixel = usual)
-        (x, y), ((right, down),) = on_door(pixel), axes(pixel)
-        there = self.pixel([x + right, y + down])
-        Math.hypot(there[0] - pixel[0], there[1] - pixel[1])
+      # Where the picture shows its paint: about where a wreath hangs, a hand's breadth to either side.
+      # @return [(Integer, Integer, Integer), nil] a pixel, and how many to either side; nil where the door is not seen
+      def paint_about
+        at = usual
+        (x, y), ((right, down),) = on_door(at), axes(at)
+        there = pixel([x + right, y + down])
+        [*at.map(&:round), (HAND * Math.hypot(there[0] - at[0], there[1] - at[1])).ceil]
+      rescue Measure::Perspective::Impossible
+        nil
       end
 
       # @return [Hash] as {Form::FromPhoto} takes it
@@ -176,6 +184,8 @@ module Lantern
       def edges? = !@said[:edges].empty?
 
       def check
+        outside = photo? && @said[:edges].any? { |at| at.zip(size).any? { |here, most| !here.between?(0, most) } }
+        refuse("edges", "A tap lies outside the picture: tap on the photo itself.") if outside
         return refuse("wide", "Say how wide it is, or choose a photo of it.") if !photo? && @said[:wide].nil?
         return if !photo? || sheet? || (edges? && @said[:wide])
         refuse("corners", "Nothing in this photo says how large it is: tap the corners of a sheet of paper on the " \
