@@ -50,7 +50,7 @@ module Server
         top = pdf.cursor
         doors.each_with_index do |door, i|
           left = i * (wide + GAP)
-          pdf.image StringIO.new(door["picture"]), at: [left, top], width: wide
+          pdf.image StringIO.new(door["picture"]), at: [left, top], width: wide if door["picture"]
           words = [{text: "#{door["wreath"]}\n", styles: [:bold]},
             {text: [door["place"], door["says"]].compact.join(", "), color: "555555"}]
           # A name that is long stands smaller.

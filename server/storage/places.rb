@@ -50,7 +50,8 @@ module Server
         x, y = at&.map(&:round)
         @database.atomically do
           row(place)
-          @database[:wreaths].where(id: wreath, deleted_at: nil).for_share.get(:id) || raise(Missing)
+          # One after the other, so that what was said last holds.
+          @database[:wreaths].where(id: wreath, deleted_at: nil).for_update.get(:id) || raise(Missing)
           hangings.where(wreath_id: wreath).delete
           hangings.insert(wreath_id: wreath, place_id: place, x:, y:)
         end

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "from_elsewhere"
 require_relative "history"
 require_relative "shelf"
 
@@ -8,6 +9,7 @@ module Server
     # Wreaths: plans with a name. A plan need not be workable to be kept.
     class Wreaths < Shelf
       include Binned
+      include FromElsewhere
 
       # A plan need not be workable, but it must be one.
       # @raise [Problem]
@@ -79,6 +81,14 @@ module Server
 
       IN_A_LIST = %w[id version updated_at name cut occasion made at_bench put_away problem].freeze
 
+      # Some of them, with their plans as they are now.
+      # @param ids [Array<Integer>]
+      # @return [Array<Hash>]
+      def some(ids)
+        stash = @materials.by_slug
+        rows.where(id: ids).order(:id).map { show(_1, stash, [], 0, false) }
+      end
+
       # The wreaths of an occasion that are still to be cut, or were cut with it; those cut by themselves
       # have had their material.
       # @param cut_action [Integer, nil] that of the occasion
@@ -106,28 +116,6 @@ module Server
         Wreaths.showable(plan)
         plan, apart = apart(plan)
         @database.atomically { insert(name: name(plan), plan: JSON.generate(plan)) }.merge(apart)
-      end
-
-      # A plan from elsewhere, with what is in the stash in the place of what is the same.
-      # @return [Hash] as of {#add}
-      # @raise [Problem]
-      def take_in(plan)
-        Wreaths.showable(plan)
-        stash = @materials.documents(@materials.ids)
-        wreath = add(Lantern::Plan::Shared.incoming(plan, stash))
-        unsure = Lantern::Plan::Shared.unsure(wreath["plan"], stash)
-        wreath.merge({"unsure" => (unsure if unsure.any?)}.compact)
-      end
-
-      # Takes materials of the stash in the place of some that a plan brought along.
-      # @param ids [Hash{String=>String}] theirs by those of the plan
-      # @raise [Missing, Outdated, Problem]
-      def instead(id, version, ids)
-        plan = find(id)["plan"]
-        stash = @materials.all(plan["units"]).filter_map { _1["material"] }.to_h { [_1["id"], _1] }
-        unknown = ids.values - stash.keys
-        raise Problem.at("instead", "That is not in the stash any more: choose again.") if unknown.any?
-        change(id, version, Lantern::Plan::Shared.instead(plan, ids, stash))
       end
 
       # @return [Hash] as of {#add}

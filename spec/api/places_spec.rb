@@ -162,6 +162,11 @@ RSpec.describe "Places", :api, :store do
       pages = PDF::Reader.new(StringIO.new(last_response.body)).pages
       expect(pages.size).to eq 1
       expect(pages[0].text).to include("Walk", "Wreath 0", "Rust, 30 in wide")
+      unworkable = ask(:post, "/wreaths", {plan: plan(name: "Unworkable", form: {"inside" => 20})})["id"]
+      ask(:put, "/occasions/#{walk}/wreaths", {wreaths: [*wreaths, unworkable]})
+      get "/api/occasions/#{walk}/doors.pdf"
+      expect(PDF::Reader.new(StringIO.new(last_response.body)).pages[0].text.gsub(/\s+/, " "))
+        .to match(/Unworkable.*cannot be drawn/).and include("Wreath 0")
       long = drawn("The door at the lower end of the yard, behind the pump", paint: "#2b3f66")
       ask(:put, "/wreaths/#{wreaths[2]}/place", {place: long})
       more = 21.times.map { |i|

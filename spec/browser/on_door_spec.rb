@@ -174,4 +174,19 @@ RSpec.describe "On your door", :browser, :store do
     page.refresh
     expect(page).to have_link("Send the picture", href: /#{moved}/)
   end
+
+  # A door that was made smaller since: where the wreath hung is beside it now.
+  it "finds its way back from a place that is no longer on the door" do
+    id = RealStore.store.wreaths.all.find { _1["name"].include?("kite") }["id"]
+    place = RealStore.store.places.all.find { _1["name"] == "Indigo door, lower end" }["id"]
+    RealStore.store.places.hang(id, place, [5000, 9000])
+    visit "/wreaths/#{id}/door"
+    expect(page).to have_css("[role=alert]", text: "That is not on the picture")
+    click_on "Hang it where wreaths usually hang"
+    expect(page).to have_css("[aria-label='What a friend says'] li")
+    page.document.synchronize do
+      kept = RealStore.store.places.of(id)
+      raise Capybara::ElementNotFound, kept.to_s unless kept == {"place" => place, "at" => nil}
+    end
+  end
 end

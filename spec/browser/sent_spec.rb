@@ -96,7 +96,7 @@ RSpec.describe "A picture that is its plan", :browser, :store do
   it "is read from the code in a picture's corner where the picture was packed anew" do
     id = open_wreath("undyed rope", "cut")
     click_on "Picture…"
-    check "And as a code in its corner, for whoever gets it packed anew (PNG)"
+    check "And as a code in its corner, which stays whoever passes it on (PNG)"
     path = find("a", text: "PNG")["href"]
     expect(path).to end_with "/picture.png?photos=no&plan=yes&code=yes"
     plan = RealStore.store.wreaths.find(id)["plan"]

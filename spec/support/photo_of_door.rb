@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "matrix"
+require_relative "pinhole"
 
 # A camera before a door 36 in wide: a letter sheet on it, its upper left corner at the origin, and a colour. Places on
 # the door in inches, right and down.
@@ -17,17 +17,8 @@ class PhotoOfDoor
   # @param looks [(Float, Float)] the place on the door in the middle of the picture
   def initialize(pan:, tilt:, roll: 0.0, k1: 0.0, far: 90.0, looks: LOOKS, paint: "#20323e")
     @k1, @paint = k1, paint
-    turn = ->(a, i, j) {
-      Matrix.identity(3).to_a.tap { |m|
-        m[i][i] = m[j][j] = Math.cos(a)
-        m[i][j] = -Math.sin(a)
-        m[j][i] = Math.sin(a)
-      }.then { Matrix.rows(_1) }
-    }
-    pose = turn.call(roll, 0, 1) * turn.call(tilt, 1, 2) * turn.call(pan, 0, 2)
-    columns = [pose.column(0), pose.column(1), pose * Vector[-looks[0], -looks[1], 0] + Vector[0, 0, far]]
-    @to_picture = (Matrix[[FOCAL, 0, WIDE / 2], [0, FOCAL, HIGH / 2], [0, 0, 1]] * Matrix.columns(columns.map(&:to_a)))
-      .to_a
+    pose = Pinhole.pose(tilt:, pan:, roll:)
+    @to_picture = Pinhole.plane(pose, at: looks, far:, focal: FOCAL, size: [WIDE, HIGH]).to_a
   end
 
   attr_reader :k1

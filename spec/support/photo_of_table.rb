@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "matrix"
+require_relative "pinhole"
 
 # A camera over a table: a sheet lies at the origin, 8 1/2 x 11 in, and a form 14 in across beside it.
 class PhotoOfTable
@@ -12,17 +12,8 @@ class PhotoOfTable
 
   def initialize(tilt:, pan:, roll:, k1: 0.0, random: Random.new(7))
     @random, @k1 = random, k1
-    turn = ->(a, i, j) {
-      Matrix.identity(3).to_a.tap { |m|
-        m[i][i] = m[j][j] = Math.cos(a)
-        m[i][j] = -Math.sin(a)
-        m[j][i] = Math.sin(a)
-      }.then { Matrix.rows(_1) }
-    }
-    pose = turn.call(roll, 0, 1) * turn.call(tilt, 1, 2) * turn.call(pan, 0, 2)
-    # The plane's own two directions and its origin before the camera, times the lens (published: pinhole camera).
-    columns = [pose.column(0), pose.column(1), pose * Vector[-12.5, -6.0, 0] + Vector[0, 0, 27]]
-    to_picture = Matrix[[FOCAL, 0, WIDE / 2], [0, FOCAL, HIGH / 2], [0, 0, 1]] * Matrix.columns(columns.map(&:to_a))
+    pose = Pinhole.pose(tilt:, pan:, roll:)
+    to_picture = Pinhole.plane(pose, at: [12.5, 6.0], far: 27, focal: FOCAL, size: [WIDE, HIGH])
     @table_to_picture, @picture_to_table = to_picture.to_a, to_picture.inverse.to_a
   end
 

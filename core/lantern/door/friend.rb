@@ -92,8 +92,8 @@ module Lantern
           @hung.deep <= @place.gap + Hung::EIGHTH
         said("room", "It stands about #{deep} out from the door; before the storm door there is room for #{gap}: it " \
           "would be pressed flat, or keep the door from closing.",
-          more: "The band with its covering; loops, knots and folds as far as they reach beyond the form, a bow half as " \
-            "far as its loops are long (from memory).")
+          more: "The band with its covering; loops, knots and folds as far as they reach beyond the form, a bow half " \
+            "as far as its loops are long (from memory).")
       end
 
       def hook

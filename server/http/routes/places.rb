@@ -18,7 +18,7 @@ module Server
 
         def one_door = @one_door ||= store.places.doors([store.wreaths.find(id)]).first
 
-        def doors = store.places.doors(store.occasions.find(id)["wreaths"].map { store.wreaths.find(_1) })
+        def doors = store.places.doors(store.wreaths.some(store.occasions.find(id)["wreaths"]))
 
         def door_digest(each) = store.kept.digest("door", [each[:wreath]["plan"], each[:document], each[:at]])
 
@@ -36,9 +36,13 @@ module Server
            "picture" => door_digest(each)[0, 16]}.compact
         end
 
+        # One that cannot be worked says so in the place of its picture, and the others are on the sheet all the same.
         def on_paper(each)
           said = door(each)
-          {"wreath" => said["name"], "place" => said["called"], "says" => said["says"], "picture" => small_door(each)}
+          about = {"wreath" => said["name"], "place" => said["called"], "says" => said["says"]}
+          about.merge("picture" => small_door(each))
+        rescue Lantern::Plan::Refused => refused
+          about.merge("says" => "cannot be drawn yet: #{refused.problems.first.says}")
         end
 
         def wide_says(wide, units) = wide && "#{wide}#{" #{units}" if wide.is_a?(Numeric)} wide"

@@ -59,6 +59,34 @@ RSpec.describe Lantern::Door::Hung do
     expect(bowed.deep).to be > 1.25 + loops.to_f / 2
   end
 
+  # Loops are as deep as they reach beyond the form (from memory); what only hangs down is no deeper for it.
+  it "stands out by its loops, and not by what hangs down" do
+    loops, hanging = %w[door-6-netting-loops door-17-garland]
+      .map { hung(example_plan(_1), {"units" => "in", "wide" => 36}) }
+    expect(loops.deep).to be_between(1.7, 2.1)
+    expect(hanging.deep).to be_between(2.5, 2.7)
+  end
+
+  it "answers or is refused, whatever was tapped" do
+    random = Random.new(5)
+    work = Lantern::Work.read(example_plan("door-7-rope-ring"))
+    told = 120.times.map do
+      at = -> { [random.rand(0.0..1500.0), random.rand(0.0..2000.0)] }
+      x, y = at.call
+      side = random.rand(0.01..400.0)
+      corners = [[x, y], [x + side, y + random.rand * side], [x + side, y + side], [x, y + side]]
+        .map { |a, b| [a.clamp(0, 1500), b.clamp(0, 2000)] }
+      place = {"units" => "in", "sheet" => "letter", "corners" => corners, "edges" => [at.call, at.call],
+               "photo" => {"id" => "0" * 64, "width" => 1500, "height" => 2000}}
+      place = Lantern::Door::Place.read(place)
+      place.paint_about
+      described_class.new(work, place, at: at.call).matrix.flatten.all?(&:finite?)
+    rescue Lantern::Plan::Refused
+      :refused
+    end
+    expect(told.tally.keys).to match_array [true, :refused]
+  end
+
   it "is refused where the door cannot be seen" do
     camera = PhotoOfDoor.new(pan: 1.3, tilt: 0.0)
     expect { hung(example_plan("door-14-undyed-rope"), camera.place.except("edges"), at: [1498, 1000]) }

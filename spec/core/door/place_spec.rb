@@ -25,6 +25,8 @@ RSpec.describe Lantern::Door::Place do
       .to match [["edges", /one and the same/]]
     expect(refused(camera.place.merge("corners" => camera.corners.values_at(0, 2, 1, 3))))
       .to match [["corners", /crossed/]]
+    expect(refused(photo.merge("edges" => [[5, 5], [9e5, 5]], "wide" => 36)))
+      .to match [["edges", /outside the picture/]]
     expect(refused({"units" => "in", "wide" => "a lot", "paint" => "blue", "light" => "within"}).map(&:first))
       .to match_array %w[wide paint light]
   end

@@ -25,7 +25,7 @@ export function SendPicture({ id }: { id: number }) {
           <Tick says="Its plan goes along" ticked={plan} onTick={setPlan} />
           <Tick says="And what its materials cost" ticked={plan && prices} disabled={!plan} onTick={setPrices} />
           <Tick
-            says="And as a code in its corner, for whoever gets it packed anew (PNG)"
+            says="And as a code in its corner, which stays whoever passes it on (PNG)"
             ticked={plan && code}
             disabled={!plan}
             onTick={setCode}

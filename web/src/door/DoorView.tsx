@@ -79,7 +79,7 @@ interface OneDoorProps extends Props {
   chosen: KeptPlace
   /** Where on it the wreath hangs, if that was said. */
   at: Pixel | null
-  onAt: (at: Pixel) => void
+  onAt: (at?: Pixel) => void
   onChoose: (id: number) => void
   onAdd: () => void
 }
@@ -92,10 +92,10 @@ const SIDES = [
 function OneDoor({ id, plan, worked, onChange, places, chosen, at: kept, onAt, onChoose, onAdd }: OneDoorProps) {
   const { said, change, saving } = usePlace(chosen.id)
   const place = said?.place ?? chosen.place
-  const [moved, setMoved] = useState<Pixel>()
-  const at = moved ?? kept ?? undefined
-  const setAt = (next: Pixel) => {
-    setMoved(next)
+  // Where it hangs is at once as it was said, whether it is kept yet or not.
+  const [at, setPlace] = useState(kept ?? undefined)
+  const setAt = (next?: Pixel) => {
+    setPlace(next)
     onAt(next)
   }
   const [side, setSide] = useState("front")
@@ -141,9 +141,14 @@ function OneDoor({ id, plan, worked, onChange, places, chosen, at: kept, onAt, o
               </p>
             )}
           </div>
-          {problems.map(({ says }) => (
+          {problems.map(({ at: where, says }) => (
             <Problem key={says} className="pt-2">
-              <Prose>{says}</Prose>
+              <Prose>{says}</Prose>{" "}
+              {where === "at" && (
+                <button type="button" className="link" onClick={() => setAt(undefined)}>
+                  Hang it where wreaths usually hang
+                </button>
+              )}
             </Problem>
           ))}
           {hung && (

@@ -3,6 +3,7 @@ import { useId, useState } from "react"
 import { answered, api, problemsOf, Refusal, type KeptPlace, type Place, type Units } from "../keep/client"
 import { useDeclarations, useSettings } from "../keep/queries"
 import { TappedPhoto } from "../photo/TappedPhoto"
+import { TargetRow } from "../photo/TargetRow"
 import { nextTarget, tapped, untapped, type Taps, type Target } from "../photo/taps"
 import { FieldControl } from "../pieces/FieldControl"
 import { OpenChoice } from "../pieces/OpenChoice"
@@ -129,33 +130,22 @@ function Tapping({ photo, units, busy, problems, onPlace }: TappingProps) {
         </p>
         <ul aria-labelledby={list} className="pb-2">
           {TARGETS.map(({ name, says, least }) => (
-            <li key={name} className="flex min-h-11 items-center gap-3 border-b border-base-300">
-              <button
-                type="button"
-                aria-pressed={name === target}
-                className={`min-h-8 cursor-pointer ${name === target ? "font-semibold underline" : ""}`}
-                onClick={() => setTarget(name)}
-              >
-                {says}
-              </button>
-              <span className="ml-auto text-quiet">
+            <TargetRow
+              key={name}
+              says={says}
+              taps={taps[name]?.length ?? 0}
+              chosen={name === target}
+              onChoose={() => setTarget(name)}
+              onUndo={() => {
+                setTaps(untapped(taps, name))
+                setTarget(name)
+              }}
+            >
+              <span className="text-quiet">
                 {taps[name]?.length ?? 0} of {least}
                 {name === "edges" && ", if you like"}
               </span>
-              {(taps[name]?.length ?? 0) > 0 && (
-                <button
-                  type="button"
-                  className="link"
-                  aria-label={`One tap back: ${says}`}
-                  onClick={() => {
-                    setTaps(untapped(taps, name))
-                    setTarget(name)
-                  }}
-                >
-                  Back
-                </button>
-              )}
-            </li>
+            </TargetRow>
           ))}
         </ul>
         <h3 id={list} className="sr-only">

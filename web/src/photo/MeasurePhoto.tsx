@@ -8,7 +8,8 @@ import { OpenChoice } from "../pieces/OpenChoice"
 import { PhotoInput } from "../pieces/PhotoInput"
 import { Prose } from "../pieces/Prose"
 import { TappedPhoto } from "./TappedPhoto"
-import { measurable, nextTarget, tapped, targetsOf, untapped, type Taps, type Target } from "./taps"
+import { TargetRow } from "./TargetRow"
+import { measurable, nextTarget, tapped, targetsOf, untapped, type Taps } from "./taps"
 import { Problem } from "../pieces/Problem"
 
 interface Props {
@@ -122,16 +123,21 @@ function Measuring({ picture, shape, sheets, units, onUse }: MeasuringProps) {
           {targets.map((each) => (
             <TargetRow
               key={each.name}
-              target={each}
+              says={each.says}
               taps={taps[each.name]?.length ?? 0}
               chosen={each.name === target}
-              size={measured?.sizes.find(({ name }) => name === each.name)}
               onChoose={() => setTarget(each.name)}
               onUndo={() => {
                 setTaps(untapped(taps, each.name))
                 setTarget(each.name)
               }}
-            />
+            >
+              <Come
+                taps={taps[each.name]?.length ?? 0}
+                least={each.least}
+                size={measured?.sizes.find(({ name }) => name === each.name)}
+              />
+            </TargetRow>
           ))}
         </ul>
         {problems.map((problem) => (
@@ -165,47 +171,23 @@ const usedOf = ({ sizes, outline }: PhotoSizes): Record<string, unknown> => ({
   ...(outline && { points: outline.points, width: outline.width }),
 })
 
-interface RowProps {
-  target: Target
-  taps: number
-  chosen: boolean
-  size?: PhotoSizes["sizes"][number]
-  onChoose: () => void
-  onUndo: () => void
-}
-
-function TargetRow({ target, taps, chosen, size, onChoose, onUndo }: RowProps) {
-  return (
-    <li className="flex flex-wrap items-baseline gap-x-3 border-b border-base-300 py-1">
-      <button
-        type="button"
-        aria-pressed={chosen}
-        className={`min-h-8 cursor-pointer text-left ${chosen ? "font-semibold underline" : ""}`}
-        onClick={onChoose}
-      >
-        {target.says}
-      </button>
-      <span className="ml-auto text-right">
-        {size ? (
-          <>
-            <b>
-              <Prose>{size.says}</Prose>
-            </b>{" "}
-            <span className="text-sm text-quiet">
-              <Prose>{size.sure}</Prose>
-            </span>
-          </>
-        ) : (
-          <span className="text-sm text-quiet">
-            {taps} of {target.least}
-          </span>
-        )}
+/** What came of the taps: the size, or how many are wanted. */
+function Come({ taps, least, size }: { taps: number; least: number; size?: PhotoSizes["sizes"][number] }) {
+  if (!size) {
+    return (
+      <span className="text-sm text-quiet">
+        {taps} of {least}
       </span>
-      {taps > 0 && (
-        <button type="button" className="link text-sm" onClick={onUndo} aria-label={`One tap back: ${target.says}`}>
-          Back
-        </button>
-      )}
-    </li>
+    )
+  }
+  return (
+    <>
+      <b>
+        <Prose>{size.says}</Prose>
+      </b>{" "}
+      <span className="text-sm text-quiet">
+        <Prose>{size.sure}</Prose>
+      </span>
+    </>
   )
 }
