@@ -47,8 +47,8 @@ module Lantern
       def colour
         return unless @place.paint
         apart = seen.apart(paint) or return
-        more = "Its colours are #{apart.round} from the paint’s, by how different eyes see them: below #{HARDLY} is " \
-          "hardly to be seen from across the street, above #{WELL} stands out (from memory)."
+        more = "Where black and white are 100 apart, its colours and the paint are #{apart.round} apart: less than " \
+          "#{HARDLY} is hardly to be seen from across the street, #{WELL} and more stands out (from memory)."
         return said("colour", "It stands out well from this colour.", well: true, more:) if apart >= WELL
         return said("colour", "It can be seen against this colour, though it does not stand out.", well: true, more:) if
           apart >= HARDLY
