@@ -19,7 +19,6 @@ module Lantern
     # And a number, or the place of anything else, in a key (from memory).
     PLACE = 40
 
-    # Keeps nothing.
     module None
       def self.fetch(*, **) = yield
     end

@@ -62,7 +62,6 @@ module Lantern
     # @return [Array<Plan::Material>] those that an option names: a ribbon laid in, the cord of a recipe
     def others = []
 
-    # The main material.
     def material = materials.first
 
     # Raises for what cannot be made at all.
@@ -195,7 +194,6 @@ module Lantern
       [first.with(says: "#{Measure::Words.sentence(where)}. #{first.says}#{meeting.join}"), *rest]
     end
 
-    # Whether the plan says this option itself.
     def said?(option) = !@said.options[option].nil?
 
     # Refuses a value of this layer, by the name of its option.

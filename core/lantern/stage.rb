@@ -22,7 +22,6 @@ module Lantern
       end
     end
 
-    # Whether layers belong to it.
     def layers? = !more.nil?
 
     # @return [Hash] for the API

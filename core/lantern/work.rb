@@ -189,7 +189,6 @@ module Lantern
     # What is said by tenths is looked at on fewer lines.
     def coarse = @coarse ||= Draw::Front.new(form, lines: 24)
 
-    # What of the front a layer hides.
     def hidden(layer)
       @cache.fetch(:hidden, layer, bytes: :bytes.to_proc) { front.hidden(layer) { lies_over(layer) } }
     end
@@ -210,7 +209,6 @@ module Lantern
       end
     end
 
-    # Where a layer lies, as a drawing has it.
     def drawn(layer)
       @cache.fetch(:drawn, layer, bytes: ->(_) { layer.in_place.sum(&:bytes) }) { Draw.lies(layer, @plan.units) }
     end

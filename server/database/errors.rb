@@ -9,15 +9,12 @@ module Server
     # The family of what keeps a database from answering.
     Unavailable = Class.new(Problem)
 
-    # Raised when the database does not answer.
     Away = Unavailable.of(503, "The database does not answer. What is on this screen is kept; try again in a moment.")
-    # Raised when every connection to it was in use for too long.
     Crowded = Unavailable.of(503, "So much is asked at once just now that this would have to wait too long. Nothing " \
       "was changed; try again in a moment.")
     # Raised when somebody else is busy with the same for too long.
     Waiting = Unavailable.of(503, "The same is being changed from elsewhere, and that takes long. Nothing was " \
       "changed; try again in a moment.")
-    # Raised when the disk of the database is full.
     Full = Unavailable.of(507, "The disk is full: nothing can be saved until there is room on it. What is on this " \
       "screen is kept, and everything saved before can still be read.")
 

@@ -69,7 +69,6 @@ module Server
         "#{cut["count"]} #{word(cut)} of #{cut["says"]}"
       end
 
-      # What stands on the paper, in its order.
       def write(pdf)
         pdf.text glyphs(@worked["tape"].map { "#{_1["figure"]} #{_1["says"]}" }.join(" · ")), color: "555555"
         lengths(pdf)
@@ -149,7 +148,6 @@ module Server
 
       def sheet_height(pdf, bar) = bar["sheet"].values_at("width", "end_width").max * sheet_scale(pdf, bar)
 
-      # Where the strips lie on the sheet, to scale.
       def laid_out(pdf, bar)
         scale, height, top = sheet_scale(pdf, bar), sheet_height(pdf, bar), pdf.cursor
         width, length, far = bar["sheet"].values_at("width", "length", "end_width")

@@ -28,7 +28,6 @@ module Server
 
       def day(iso) = Lantern::Measure::Words.day(Date.iso8601(iso))
 
-      # Which package is for which wreath.
       def handed_out(pdf)
         pdf.start_new_page if pdf.cursor < 120
         pdf.move_down 14

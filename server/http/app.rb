@@ -68,7 +68,6 @@ module Server
       raise DatabaseErrors::Full if stores? && settings.disk_reserve&.full?
     }
 
-    # Raised when it is not known whose things are asked for.
     NoWorkshop = Problem.of(403, "Sign in, and go into a workshop first.")
 
     # @return [Class] the application where nobody signs in, and everything belongs to the one workshop there is

@@ -34,11 +34,9 @@ module Server
       def sides = to_h.slice(*SIDES)
     end
 
-    # Raised when less is on hand than is to be taken.
     TooLittle = Problem.of(409, "The stash has changed: there is not as much on hand as this takes. Nothing was " \
       "taken; look at it again.", at: "on_hand")
 
-    # Raised when an action was undone already.
     Undone = Problem.of(409, "This was taken back already.")
 
     def initialize(database)

@@ -33,20 +33,15 @@ module Server
     # Raised when a wreath was cut with others, and only all of them can be taken back.
     Together = Problem.of(409, "It was cut together with the other wreaths of its occasion: take it back there.")
 
-    # Raised when there is no such row (any more).
     Missing = Problem.of(404, "There is nothing here; it may have been deleted.")
 
-    # Raised when a material's id or a form's name is taken.
     Taken = Problem.of(422, "Something else has this name already.", at: "id")
 
-    # Raised when more are finished than were cut for.
     Finished = Problem.of(409, "So many were not cut for: the others are finished, and in the notebook. To make it " \
       "again, copy the wreath and cut for the copy. Nothing was changed.", at: "count")
 
-    # Raised when what is on hand is enough.
     NothingToBuy = Problem.of(409, "What is on hand is enough: nothing has to be bought for it. Nothing was changed.")
 
-    # Raised when a wreath was cut already, or was not cut at all.
     Settled = Problem.of(409, "This was done already, perhaps on another screen. Nothing was changed.")
 
     MIGRATIONS = File.expand_path("../migrations", __dir__)

@@ -23,10 +23,8 @@ module Server
               makes: 20_000,
               upload_parts: 400}.freeze
 
-      # Raised when a workshop would be left with nobody who may change it.
       LastMaker = Problem.of(422, "Somebody has to be maker here: make another one maker first, or delete the " \
         "workshop.")
-      # Raised when there are as many as there may be.
       TooMany = Problem.of(422, "That is as many as there may be: #{MOST_OF_ONE} workshops of one account, " \
         "#{MOST_PEOPLE} people in one workshop.")
 

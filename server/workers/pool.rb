@@ -19,9 +19,7 @@ module Server
     Failed = Class.new(StandardError)
     # Raised when the worker has had its time, or had no more room.
     Overdue = Class.new(Failed)
-    # Raised when whoever asked has gone, so that nobody reads it.
     Gone = Problem.of(408, "Whoever asked this has gone.")
-    # Raised when so many ask at once that there would be too long to wait.
     Busy = Problem.of(503, "So much is being worked out just now that this would have to wait too long. Nothing was " \
       "lost; ask again in a moment.")
 

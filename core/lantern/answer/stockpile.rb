@@ -33,7 +33,6 @@ module Lantern
         }.compact
       end
 
-      # Whether there is nothing to cut of it.
       def counted? = @material.counted?
 
       # @return [Array<Hash>] every length opened as a bar

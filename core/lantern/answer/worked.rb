@@ -101,7 +101,6 @@ module Lantern
         value.to_s if value.is_a?(Numeric) || value.is_a?(Symbol)
       end
 
-      # Those that wait for nothing.
       def stages
         waiting = @work.layers.select { @work.waits?(_1) }.map { _1.class.stage.key }
         coverage = Coverage.new(@work)

@@ -72,7 +72,6 @@ module Lantern
         material.sheets? ? material.on_hand.sum { _1[:width] * _1[:length] } : material.on_hand.sum
       end
 
-      # The layer as a plan document holds it.
       def document_of(said)
         named = said.kind.options.grep(Plan::Field::Reference).to_h { [_1.name.to_s, said.options[_1.name]] }.compact
         {"id" => said.id, "method" => said.kind.method_name.to_s, "material" => said.material, **named}

@@ -64,7 +64,6 @@ module Lantern
           {"figure" => pay, "says" => "to pay"}]
       end
 
-      # How wide the door is, and how sure that is.
       def door
         wide, doubt = @place.wide
         return unless wide

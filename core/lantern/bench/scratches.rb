@@ -20,7 +20,6 @@ module Lantern
         [*(BASES[@form.base] unless round?), *ends, *("the grid" if @layers.any? { _1.is_a?(Cover::Fill) })]
       end
 
-      # Whether a covering goes round the form, behind too.
       def round? = @layers.any? { |layer| layer.closes && layer.in_place.any? { _1.back.any? } }
 
       # @return [Array<Plan::Finding>]

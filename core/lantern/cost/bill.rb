@@ -23,7 +23,6 @@ module Lantern
       # What went into each of them.
       def per_wreath = used / shares
 
-      # What of the stash is cut into.
       def from_stash = entries.sum(BigDecimal(0), &:from_stash)
 
       # What is left of all that, and worth keeping.

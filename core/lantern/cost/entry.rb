@@ -15,7 +15,6 @@ module Lantern
 
       def material = cutting.material
 
-      # Whether anything is asked of it.
       def needed? = !cutting.demand.none?
 
       # Packages to buy, by offer: how many, and what they come to.

@@ -9,7 +9,6 @@ module Lantern
 
       def worth? = saves.positive?
 
-      # Whether it is on sale now.
       def now? = sale <= today
 
       def in_time? = sale <= buy_by

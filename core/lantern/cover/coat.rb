@@ -94,7 +94,6 @@ module Lantern
       # White is its own first coat.
       def white? = brightness.min > WHITE
 
-      # Whether the coat is said to be pale.
       def pale?
         brightness.sum / 3 > PALE
       end

@@ -8,7 +8,6 @@ module Lantern
     # A covering that includes it says where among its options `closes_up` stands and where among its figures
     # `coil_figures`; {LegByLeg} counts the coils and says what one takes.
     module Coiled
-      # What such a covering declares.
       module Declared
         private
 

@@ -56,7 +56,6 @@ module Lantern
       # More could not lie there, whatever their order.
       def most = (DENSITY * room / (Math::PI * bloom.to_f**2 / 4)).floor
 
-      # Where blooms lie.
       def places = @places ||= Place::Packing.new(form.opening, bloom, over: overhang).places
 
       def blooms = places.size

@@ -91,7 +91,6 @@ module Lantern
       # A strip bunched in a knot, as a round bundle.
       def bundle = Math.sqrt(4 * width * thick * LOOSENESS / Math::PI)
 
-      # How thick the strip is, by what it is.
       def thick = material.thickness || (sheer? ? SHEER : material.thickness_or_guess)
 
       def sheer? = material.sheer || material.kind == :mesh
@@ -117,7 +116,6 @@ module Lantern
       # Strips tied, without spares.
       def tied = strips || per_section * form.sections
 
-      # Strips to cut: those that were said, or the tied ones and the spares.
       def pieces = strips || (tied * (1 + spare) - 1e-9).ceil
 
       def piece_length = up_to_mark(cut || 2 * tail + bar_girth + take_up)

@@ -66,7 +66,6 @@ module Lantern
           (every && [all_ties / every, 1].max) || USUAL
       end
 
-      # On all rails of the form.
       def all_ties = form.ties * [form.section.rails.size, 1].max
 
       def others = recipe.filter_map { _1[:material] && @plan.material(_1[:material]) }
@@ -122,7 +121,6 @@ module Lantern
             lays: :loops_1, minutes: count * 1.0)]
       end
 
-      # What one of them is made of.
       def recipe_says
         each = parts.map { |part|
           name = material_of(part).name

@@ -7,7 +7,6 @@ module Lantern
     module Tested
       # What a covering with a test piece can say of it.
       module Declaring
-        # Declares the test piece.
         def tested_by(help)
           option :test_piece, :record, label: "Test piece", help:, fields: [
             Plan::Field::Count.new(:turns, most: 200, label: "Turns you wound"),

@@ -107,7 +107,6 @@ module Lantern
       # Whether anything is asked for only to be sure.
       def insured? = allowance.positive? || reserve.any?
 
-      # The same without that.
       def uninsured = with(allowance: 0, reserve: [])
 
       # The same with the pieces of the reserve among those that are cut.

@@ -91,7 +91,6 @@ module Lantern
 
       def glass? = @said[:glass] || false
 
-      # Whether it is measured by a sheet.
       def sheet? = photo? && !@said[:corners].empty?
 
       def photo? = !@said[:photo].nil?

@@ -237,7 +237,6 @@ module Lantern
         Math.hypot(ax + share * dx - x, ay + share * dy - y)
       end
 
-      # Whether one tie holds both.
       def near?((x, y), (other_x, other_y)) = Math.hypot(other_x - x, other_y - y) < face
 
       def cut_ends = placed.sum(&:cut)

@@ -80,7 +80,6 @@ module Lantern
 
       def length_cut = (material.nil? || material.counted? || own?) ? 0.0 : cut.to_f
 
-      # Whether the frame does without any.
       def own? = kind == :frame
 
       def needs

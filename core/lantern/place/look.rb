@@ -89,7 +89,6 @@ module Lantern
           along:, grain:)
       end
 
-      # The path of a circle or an ellipse ({Path.oval}).
       def oval(...) = Path.oval(...)
 
       def beyond_of(mark)

@@ -114,7 +114,6 @@ module Lantern
         BESIDE.none? { |other| edges[cell + other]&.any? { |px, py| (px - x)**2 + (py - y)**2 < least } }
       end
 
-      # Points along the edges, by their cells.
       def edges = @edges ||= @outline.points(@clear / EDGE).group_by { |x, y| cell(x, y) }
 
       # Cells are numbered row by row, so many to a row.

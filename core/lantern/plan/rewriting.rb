@@ -20,7 +20,6 @@ module Lantern
         end
       end
 
-      # One value by its field.
       def value(value, field, &)
         case field
         when Field::List then value.is_a?(Array) ? value.map { value(_1, field.of, &) } : value

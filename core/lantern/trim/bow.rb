@@ -174,7 +174,6 @@ module Lantern
         ": #{text(up_to_mark(first.length))}" if others.empty? && first.count == 1
       end
 
-      # A length in the maker's own units.
       def measured(inches) = text(inches)
 
       # Half a stem ties a bow (common practice).
@@ -196,7 +195,6 @@ module Lantern
         tied_on? ? "round the band at #{clock}" : "at #{clock}"
       end
 
-      # The hour as it is said.
       def clock = Form::Clock.text(at)
 
       # A length in the maker's own numbers, without its unit.

@@ -109,7 +109,6 @@ module Lantern
 
       def places = @places ||= Pieces::Places.new(self, form, size)
 
-      # How many of it there are.
       def pieces = @pieces ||= places.count
 
       def weighs = grams * pieces
@@ -186,7 +185,6 @@ module Lantern
 
       def tie_said = tie || made.class.tied
 
-      # How far it reaches, across.
       def reach
         ends = parts.flat_map { |part| part.lies(0.0).flat_map { |_, ways| ways.map { |way, far| [way, far] } } }
         items = parts.grep(Pieces::Parts::Item).map { _1.size.to_f * [_1.count, 2].min }

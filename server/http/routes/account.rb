@@ -6,7 +6,6 @@ module Server
   module Routes
     # Who is signed in, on which devices, and how another one comes in.
     module Account
-      # What the routes below ask for.
       module Asking
         def accounts = database[:accounts]
 

@@ -4,7 +4,6 @@ module Server
   module Routes
     # The bench, the notebook, and templates at their true size.
     module Bench
-      # What the routes below ask for.
       module Asking
         def template(task, *given)
           asked(task, store.wreaths.find(id)["plan"], params["part"], *given) or raise Store::Missing

@@ -2,7 +2,6 @@
 
 module Server
   module Routes
-    # The maker's own forms.
     module Forms
       def self.registered(app)
         app.instance_eval do

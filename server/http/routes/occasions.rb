@@ -9,7 +9,6 @@ module Server
     module Occasions
       SHOP = Shop.new
 
-      # What the routes below ask for.
       module Asking
         def today = Date.today
 

@@ -7,7 +7,6 @@ module Server
       # Pixels to an inch where several doors are beside one another.
       SMALL = 6
 
-      # What the routes below ask for.
       module Asking
         # @return [String] a JPEG file
         def door_picture(plan, place, at, back: false, scale: nil)

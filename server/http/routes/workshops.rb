@@ -6,13 +6,11 @@ module Server
   module Routes
     # The workshop that is asked, who works in it, and the others that who asks belongs to.
     module Workshops
-      # What the routes below ask for.
       module Asking
         def workshops = Tenancy::Workshops.new(database)
 
         def here = env["lantern.workshop"]
 
-        # Into another workshop, on this device.
         def go_to(workshop) = env["rack.session"][Auth::Gate::HERE] = workshop
 
         # @return [Hash, nil]

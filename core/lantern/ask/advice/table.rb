@@ -31,7 +31,6 @@ module Lantern
 
         def several? = @several
 
-        # Whether it is bought at sale prices already.
         def on_sale? = @sale
 
         def units = @works.first&.plan&.units || "in"

@@ -49,7 +49,6 @@ module Lantern
 
         private
 
-        # Every need, by the name of the wreath that asks.
         def demand
           @demand ||= Work.demand(occasion.works, occasion.materials, sureness: occasion.sureness) do |need, work|
             need.asked_by(work.plan.name, occasion.works.index { _1.equal?(work) } + 1)

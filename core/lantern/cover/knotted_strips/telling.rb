@@ -3,7 +3,6 @@
 module Lantern
   module Cover
     class KnottedStrips < Covering
-      # How knots are told at the bench.
       module Telling
         def steps
           place = (knots == :outside) ? "and pull it to the outer edge" : "on the front, tails outward"

@@ -90,7 +90,6 @@ module Lantern
           end
         end
 
-        # From one point to another.
         class Leg < Frame
           # @param from [(Numeric, Numeric)]
           # @param to [(Numeric, Numeric)]
@@ -124,7 +123,6 @@ module Lantern
           end
         end
 
-        # The piece's own points, as they are.
         class Points < Frame
           # @param points [Array<(Numeric, Numeric)>]
           def initialize(points)

@@ -40,10 +40,8 @@ module Lantern
         # Whether making it ties it round the band, so that nothing is left to fix.
         def round_band? = false
 
-        # Whether its parts lie crosswise on one another.
         def crosswise? = false
 
-        # Whether there is anything to make.
         def made? = true
 
         # Minutes for one (from memory).

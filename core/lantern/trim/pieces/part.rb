@@ -54,7 +54,6 @@ module Lantern
             PARTS.know(word, self)
           end
 
-          # Whether it has such a measure.
           def has?(name) = measures.key?(name) || optional.include?(name)
 
           # @return [Plan::Field::Record] how a part is read, whatever it becomes
@@ -139,7 +138,6 @@ module Lantern
         # @return [String, nil]
         def written = nil
 
-        # As wide as it is seen.
         def seen_width = wide
 
         # What one of it is called, by what it is made of.
