@@ -236,11 +236,27 @@ module Lantern
     def percent(share) = Measure::Words.percent(share)
 
     # A step of this layer: the hand's usual move unless another of its moves is named.
+    # @param moves [Array<Symbol>] of the hand in their order, where the step takes several; `move` among them
+    # @param shows [Hash{Symbol=>Object}] measures for the frames of its moves besides those that the layer declares
     # @raise [Registry::Unknown] for a move that it did not declare
-    def step(suffix, title, says, move: nil, **rest)
+    def step(suffix, title, says, move: nil, moves: [], shows: {}, **rest)
       hands = self.class.hands
       move = move ? hands.find { _1.key == move.to_sym } || undeclared(move) : hands.first
-      Place::Step.new(id: "#{id}.#{suffix}", layer: id, title:, says:, move:, **rest)
+      moves = moves.empty? ? [move] : moves.map { Place::Move.fetch(_1) }
+      Place::Step.new(id: "#{id}.#{suffix}", layer: id, title:, says:, move:, moves:, shows: shown(moves, shows),
+        of: shown_materials.map(&:id).first(3), **rest)
+    end
+
+    # Those whose colours the frames of its moves have.
+    def shown_materials = materials
+
+    # What of its measures the frames of some moves show, as it is said.
+    def shown(moves, besides)
+      moves.flat_map(&:measures).uniq.filter_map { |key|
+        value = besides.fetch(key.to_sym) { self.class.shows[key.to_sym]&.then { |name| public_send(name) } }
+        next if value.nil? || value == 0
+        [key, (value.is_a?(Numeric) && !value.is_a?(Integer)) ? text(value) : value.to_s]
+      }.to_h
     end
 
     def undeclared(move) = raise(Registry::Unknown, "#{self.class.title} does not declare the move “#{move}”.")

@@ -36,7 +36,7 @@ module Server
       # @return [String] a PDF file
       def pdf(paper)
         # The same plan gives the same file: no date in it.
-        pdf = Prawn::Document.new(page_size: PAPERS.fetch(paper, "A4"), margin: 42,
+        pdf = Prawn::Document.new(page_size: PAPERS.fetch(paper, "A4"), margin: 42, compress: true,
           info: {Title: "#{@worked["name"]}, #{subject}", CreationDate: Time.at(0).utc})
         pdf.font_families.update("Sheet" => {normal: "#{FONTS}/DejaVuSans.ttf", bold: "#{FONTS}/DejaVuSans-Bold.ttf"})
         pdf.font "Sheet", size: 9.5

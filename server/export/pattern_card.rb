@@ -2,6 +2,7 @@
 
 require_relative "cut_sheet"
 require_relative "plan_code"
+require_relative "frames"
 
 module Server
   module Export
@@ -13,6 +14,8 @@ module Server
       # No picture is higher, in points.
       HIGHEST = 300
       LENGTH_MARK = 10
+      # Moves that everybody knows, or nobody but the maker: they are not shown.
+      UNSHOWN = %w[own look].freeze
 
       # @param worked [Hash] a worked plan
       # @param picture [Svg::Picture] of the same
@@ -121,16 +124,34 @@ module Server
 
       def steps(pdf)
         heading(pdf, "Make")
+        @shown = {}
         @worked["steps"].each_with_index do |step, i|
-          pdf.start_new_page if pdf.cursor < 48
+          pdf.start_new_page if pdf.cursor < 48 + (shown?(step) ? Frames.room(pdf) : 0)
           pdf.text glyphs("#{i + 1}. #{step["title"]}#{counted(step)}"), style: :bold
           pdf.indent(14) do
             pdf.text glyphs(taken(step)), color: "555555" if step["takes"] && step["id"] != "cut"
             pdf.text glyphs(step["says"])
             pdf.text glyphs(order(step["sequence"])), color: "555555" if step["sequence"]
             [changes(step), waits(step)].compact.each { pdf.text glyphs(_1), color: "555555" }
+            moves(pdf, step)
           end
           pdf.move_down 3
+        end
+      end
+
+      # Whether it has a move that was not shown yet.
+      def shown?(step) = moves_of(step).any? { !@shown[_1] }
+
+      def moves_of(step) = (step["moves"] || [step["move"]]) - UNSHOWN
+
+      # How the hands go, each move where it first comes.
+      def moves(pdf, step)
+        moves_of(step).each do |key|
+          before = @shown[key]
+          next pdf.text("#{Lantern::Place::Move.fetch(key).says}: as in step #{before}.", color: "555555") if before
+          @shown[key] = @worked["steps"].index(step) + 1
+          Frames.new(Lantern::Place::Move.fetch(key), measures: step["shows"] || {},
+            colours: (step["of"] || []).map { @picture.colour(_1) }).draw(pdf) { glyphs(_1) }
         end
       end
 

@@ -26,6 +26,21 @@ RSpec.describe "The pattern card and the picture", :api, :store do
     end
   end
 
+  it "shows how the hands go, each move once, with this wreath's own measures, on Letter and on A4" do
+    id = kept("door-14-undyed-rope")
+    %w[letter a4].each do |paper|
+      pages = PDF::Reader.new(StringIO.new(fetch("/wreaths/#{id}/pattern-card.pdf?paper=#{paper}").body)).pages
+      # Beneath a frame its sentence is broken into lines.
+      words = pages.map(&:text).join(" ").split
+      text = words.join(" ")
+      expect(words.each_cons(2).to_a).to include(%w[Measure 7], %w[Lay 24])
+      expect(text).to match(/Through the back and round the form: as in step 6\./).and match(/7 in\b.*4 in\b/)
+      expect(text.scan("held by a").size).to eq 1
+      # Drawn as paths, in the bow's own rust, "#a8472a", each of three parts of 255.
+      expect(pages.map(&:raw_content).join.include?("0.65882 0.27843 0.16471 scn")).to be true
+    end
+  end
+
   it "says where each length ends, what dries and what else can be done then, and halves in words" do
     paint = {"id" => "paint", "kind" => "coat", "name" => "White paint", "offers" => [{"count" => 1, "price" => "4"}]}
     document = example_plan("door-14-undyed-rope")

@@ -19,6 +19,28 @@ RSpec.describe "The bench on the screen", :browser, :store do
 
   def arrived = expect(page).to(have_css("[data-kept]", text: "Saved"))
 
+  it "shows how the hands go with this wreath's own measures, move by move, and stops where it is touched" do
+    at_the_bench("Door 14, undyed rope")
+    click_on "Make the bow"
+    within("figure", text: "Pinch, loop, half a twist") do
+      expect(page).to have_text("Measure 7 in, good side up.")
+      click_on "3. A loop of 4 in to the right. Pinch, half a twist."
+      expect(page).to have_css("button[aria-current]", count: 1)
+      expect(find("button[aria-current]")["aria-label"]).to start_with "3."
+      expect(page).to have_css("p", text: "3 A loop of 4 in to the right.")
+      expect(page).to have_css("text", text: "4 in")
+      expect(page).to have_css("path[fill='#a8472a']")
+    end
+    expect(find("h2").text).to eq "Make the bow"
+    expect(page).to be_axe_clean
+    visit "/wreaths/#{RealStore.store.wreaths.all.find { _1["name"].include?("Door 17") }["id"]}/bench"
+    click_on "Make the streamer bundle"
+    within("figure", text: "Laid crosswise") do
+      click_on "Move 2 of 2"
+      expect(page).to have_text("Fold the end in half lengthwise, good side out.")
+    end
+  end
+
   it "takes an empty plan to a page of the notebook, by keyboard alone" do
     visit "/"
     expect(page).to have_css("h2 a", text: "Door 7, rope ring")

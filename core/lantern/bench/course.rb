@@ -86,7 +86,7 @@ module Lantern
       end
 
       # What is tied is tied in the last step that ties, or else in the last.
-      def fixing_step(layer) = layer.course.reverse_each.find { _1.move.key == :tie_on } || layer.course.last
+      def fixing_step(layer) = layer.course.reverse_each.find { _1.move.ties } || layer.course.last
 
       def fixings_of(layer) = supplies.fixings.select { _1.layer == layer.id }.map { Taken.fixing(_1) }
 
@@ -150,11 +150,17 @@ module Lantern
       def cutting
         pieces = cut_needs.sum(&:count) * @plan.quantity
         return [] if pieces.zero?
-        [Place::Step.new(id: "cut", title: "Cut the pieces", count: pieces, unit: :pieces, move: :cut,
+        [Place::Step.new(id: "cut", title: "Cut the pieces", count: pieces, unit: :pieces, move: :cut, shows: one_length,
           minutes: CUT_MINUTES + pieces * PIECE_MINUTES, look: ("Is it as long as it says?" if pieces == 1),
           says: (pieces == 1) ? "The cut sheet says from which length it comes." :
             "Cut one of each size, use it as the measure for the rest. The cut sheet says from which length each " \
             "comes.")]
+      end
+
+      # Where all are cut to one length, that is shown.
+      def one_length
+        lengths = cut_needs.map(&:length).uniq
+        lengths.one? ? {"piece" => Measure::Length.text(lengths.first, units: @plan.units)} : {}
       end
 
       # In the order of the hands; what lies on something else is glued on between the coverings and what sits on them.

@@ -7,7 +7,7 @@ module Lantern
       covering :coat, title: "Coat", takes: %i[coat],
         summary: "Paint, moss or pasted paper, by the area a pack covers."
       counts :packages, :packs
-      hands :brush
+      hands :brush, :paste, :press_moss
       laid :wash
 
       spread 0.10 # from memory
@@ -105,9 +105,9 @@ module Lantern
           :brush, "Does the form show through nowhere, and has no drop run?", 20, 60],
         paper: ["Paste on", "Pull the paper into single plies and tear it into strips a finger wide. Brush %s on the " \
           "form, lay a strip on it, brush over it; the next one laps by half. Dry your hands before each strip.",
-          :brush, "Are all edges down, and is no wrinkle left?", 8, 480],
+          :paste, "Are all edges down, and is no wrinkle left?", 8, 480],
         moss: ["Press on", "Spread %s on a hand’s breadth of the form, press a tuft into it and hold; the next close " \
-          "beside it. Not hot glue: it sets before the moss lies.", :brush,
+          "beside it. Not hot glue: it sets before the moss lies.", :press_moss,
           "Does no foam show between the tufts, and does nothing fall when you shake it?", 10, 120]
       }.freeze
 

@@ -9,6 +9,7 @@ module Lantern
         summary: "Squares rolled into cones, set round the form in layers."
       counts :pieces, :squares_to_cut
       hands :cone
+      shows size: :width
       laid :panel
 
       spread 0.05 # from memory

@@ -8,7 +8,7 @@ module Lantern
       covering :fill, title: "Filled middle", takes: %i[piece],
         summary: "A grid in the opening, blooms pushed through as closely as they go."
       counts :blooms, :blooms
-      hands :bloom, :tie_on
+      hands :bloom, :grid
       laid :disc
 
       option :bloom, :length, default: Rational(2), most: 24, label: "A bloom, across"
@@ -85,8 +85,7 @@ module Lantern
 
       def steps
         [step("grid", "Tie the grid in", "#{grid_cut} and tie it to the inside edge, #{ties} ties.",
-          look: "Is it taut, and does no end stand out in front?",
-          count: ties, unit: :ties, move: :tie_on, minutes: ties * 0.6 + 3),
+          count: ties, unit: :ties, move: :grid, minutes: ties * 0.6 + 3),
           step("blooms", "Push the blooms through", "From the middle out, each touching its neighbours; the " \
             "outermost may overhang the inside edge by #{text(overhang)}.",
             count: blooms, unit: :blooms, minutes: blooms * 0.7)]

@@ -10,6 +10,7 @@ module Lantern
         summary: "Strands wound wide apart, mirrored from the bottom."
       counts :turns, :turns
       hands :wrap
+      shows turn: :length_per_turn, pitch: :real_pitch
       laid :band
 
       spread 0.06 # from memory

@@ -9,6 +9,8 @@ module Lantern
         summary: "A wide strip bunched in the hand, wound full and soft."
 
       spread 0.08 # from memory
+      hands :gathered, :test_fit
+      shows bunch: :lying
       laid :gathered
 
       # Flat width over covered width: between 1.5 and 2.5 (common practice).

@@ -11,6 +11,7 @@ module Lantern
         summary: "Short strips knotted side by side, their tails outward."
       counts :pieces, :strips_to_cut
       hands :knot
+      shows tail: :tail
       laid :knot
 
       spread 0.07 # from memory

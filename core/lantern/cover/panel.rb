@@ -9,6 +9,7 @@ module Lantern
         summary: "Cloth stretched over the whole shape and glued behind."
       counts :pieces, :panels
       hands :stretch, :cut
+      shows tab: :tab
       laid :panel
 
       spread 0.03 # from memory

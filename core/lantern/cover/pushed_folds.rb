@@ -8,7 +8,8 @@ module Lantern
       covering :pushed_folds, title: "Pushed folds", takes: %i[ribbon mesh fabric], several: true,
         summary: "Zigzag folds pushed through the rails from behind, a loop in each space."
       counts :pieces, :strips_to_cut
-      hands :zigzag
+      hands :fold_and_push
+      shows folds: :folds, fold: :fold_size
       laid :loop
 
       spread 0.05 # from memory

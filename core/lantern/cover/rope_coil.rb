@@ -13,6 +13,7 @@ module Lantern
         summary: "Coils touch on the inside edge; short pieces close the outside."
       counts :turns, :coils
       hands :coil, :filler
+      shows turn: :length_per_turn, filler: :filler_length
       laid :cord
 
       spread 0.04 # from memory

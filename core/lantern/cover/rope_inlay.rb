@@ -13,6 +13,7 @@ module Lantern
         summary: "A ribbon runs over a few coils and under a few, all round."
       counts :turns, :coils
       hands :inlay
+      shows over: :over, under: :under
       laid :cord, :line
 
       spread 0.05 # from memory

@@ -7,7 +7,7 @@ module Lantern
       covering :row_of, title: "A row of made-up pieces", takes: %i[ribbon mesh rope fabric wire],
         summary: "Bows, bundles or curls round the form, each made from the same recipe."
       counts :repeats, :pieces_to_make
-      hands :tack, :zigzag
+      hands :tack, :bundle
       laid :loop
 
       spread 0.05 # from memory
@@ -115,7 +115,7 @@ module Lantern
       def steps
         [step("make", "Make all #{count} first", "#{recipe_says} One, to try on the form; then the rest like it.",
           count:, unit: :pieces, look: "Are they alike?",
-          move: :zigzag, minutes: 2 + count * 2.0, on_table: true),
+          move: :bundle, minutes: 2 + count * 2.0, on_table: true),
           step("fix", "Fix them round the form", "Evenly, #{text(pitch)} from one to the next. Quarter the form " \
             "first, then fill each quarter; a drop of glue behind each.", count:, unit: :pieces,
             lays: :loops_1, minutes: count * 1.0)]

@@ -14,7 +14,8 @@ module Lantern
       covering :spiral_wrap, title: "Spiral wrap", takes: %i[ribbon fabric mesh],
         summary: "A strip goes round and round, each turn lapping the one before."
       counts :turns, :turns
-      hands :wrap
+      hands :wrap, :test_fit
+      shows turn: :length_per_turn, pitch: :pitch, lap: :lap_wide
       laid :band
 
       spread 0.06 # from memory

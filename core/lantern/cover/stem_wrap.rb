@@ -7,7 +7,7 @@ module Lantern
       covering :stem_wrap, title: "Stem and tendrils", takes: %i[rope],
         summary: "Cord wound round the stem, and curled tendrils."
       counts :turns, :coils
-      hands :coil, :twist
+      hands :coil, :pen
       dresses :stem
       laid :cord
 
@@ -100,7 +100,7 @@ module Lantern
           *(if tendrils.positive?
               step("tendrils", "Curl the tendrils",
                 "#{curled.name}, #{text(tendril_length)} each, #{tendril_turns} turns round a pen " \
-                "#{text(pen)} thick; slide off and pull out a little.", count: tendrils, unit: :tendrils, move: :twist,
+                "#{text(pen)} thick; slide off and pull out a little.", count: tendrils, unit: :tendrils, move: :pen,
                 look: "Does each keep its curl?", careful: ((curled.kind == :wire) ? [:wire_ends] : []),
                 minutes: tendrils * 1.0)
             end)]

@@ -9,6 +9,7 @@ module Lantern
         summary: "A wide strip gathered at tie after tie, a loop between each two."
       counts :pieces, :loops
       hands :catch, :twist
+      shows loop: :loop_length
       laid :cushion
 
       spread 0.10 # from memory

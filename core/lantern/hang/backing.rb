@@ -8,6 +8,7 @@ module Lantern
         summary: "Felt cut to the outline, a little smaller, glued on behind."
       counts :pieces, :backs
       hands :press
+      shows margin: :margin
       laid :line
 
       spread 0.03 # from memory

@@ -8,6 +8,7 @@ module Lantern
         summary: "What it hangs by, out of sight."
       counts :pieces, :hangers
       hands(*Hangers::KINDS.values.map(&:move).uniq)
+      shows hang: :length
       laid :loop
 
       spread 0.0

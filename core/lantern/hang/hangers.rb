@@ -33,7 +33,7 @@ module Lantern
           says: "Fold it to a loop, glue both ends flat behind (a cord’s knot with them), and a patch across them."),
         # Pushed into an arc's two ends with glue (length from memory).
         in_holes: Kind.new(title: "Cord in holes in both ends", takes: %i[rope ribbon wire], length: 18r, holds: 800,
-          move: :loop_behind,
+          move: :in_holes,
           says: "A hole in each end as deep as a finger, glue in it, and the cord’s end pushed in."),
         # For what is meant to hang askew (length from memory).
         one_side: Kind.new(title: "Cord at one side, to hang askew", takes: %i[rope ribbon wire], length: 14r,

@@ -79,6 +79,16 @@ module Lantern
         @hands || inherited_from(:hands) || []
       end
 
+      # Declares which of its measures are shown on the frames of its moves: by their keys there, who answers them.
+      #
+      #   shows turn: :length_per_turn
+      #
+      # @return [Hash{Symbol=>Symbol}]
+      def shows(**measures)
+        @shows = measures if measures.any?
+        (inherited_from(:shows) || {}).merge(@shows || {})
+      end
+
       # Declares the kinds of lie that its pieces lie in.
       # @return [Array<Class>]
       def laid(*kinds)

@@ -2,70 +2,61 @@
 
 module Lantern
   module Place
-    # One of the hand's moves: what it is called under its picture, what to look at before going on, and what
-    # can hurt. The screens have a picture for every one.
-    Move = Value.define(:key, :says, :look, :cautions, :tools)
+    # One of the hand's moves: what it is called, how the hands go in four to six small pictures ({Frame}), what to look
+    # at before going on, and what can hurt. Each is declared in a file of its own, in {Moves}.
+    #
+    #   Move.fetch(:knot).frames.first.says   # => "The middle of the strip behind the bar, both ends towards you."
+    Move = Value.define(:key, :says, :look, :cautions, :tools, :ties, :frames)
 
     class Move
       ALL = Registry.new("move of the hand")
+      # Fewer do not show how it goes, more are not seen at a glance.
+      FRAMES = (4..6)
 
       class << self
         # @param cautions [Array<Symbol>] keys of {Caution}
         # @param tools [Array<String>] what it takes besides what a caution asks for
+        # @param ties [Boolean] whether it ties something on
+        # @yield declares its frames, in the order of the hands: `frame "Pinch." do ... end`, as {Sketch} draws
         # @return [Move]
         # @raise [Registry::Unknown] for a caution that nobody declared
-        def know(key, says, look:, cautions: [], tools: [])
-          ALL.know(key, new(key:, says:, look:, cautions: cautions.map { Caution.fetch(_1) }.freeze, tools:))
+        # @raise [ArgumentError] for a move without its frames
+        def know(key, says, look:, cautions: [], tools: [], ties: false, &shown)
+          frames = shown ? Frames.new(&shown).all : []
+          unless FRAMES.cover?(frames.size)
+            raise ArgumentError, "The move “#{key}” has #{frames.size} frames, not #{FRAMES.min} to #{FRAMES.max}."
+          end
+          cautions = cautions.map { Caution.fetch(_1) }.freeze
+          ALL.know(key, new(key:, says:, look:, cautions:, tools:, ties:, frames: frames.freeze))
         end
 
         # @raise [Registry::Unknown]
         def fetch(key) = ALL.fetch(key)
       end
 
-      # @return [Hash] for the API
+      # What {know}'s block is read with.
+      class Frames
+        attr_reader :all
+
+        def initialize(&shown)
+          @all = []
+          instance_eval(&shown)
+        end
+
+        # @param says [String] what the hands do, a sentence or two; `{tail|the tail}` is the step's own tail, or these
+        #   words where it has none
+        def frame(says, &drawn) = @all << Frame.new(says:, sketch: Sketch.new(&drawn))
+      end
+      private_constant :Frames
+
+      # @return [Array<String>] keys of the measures that its frames can show
+      def measures = frames.flat_map(&:measures).uniq
+
+      # @return [Hash] for the API: what it is called
       def declare = {"key" => key.to_s, "says" => says}
 
-      # Common practice.
-      know :tape_ends, "Tape over every cut end", tools: ["tape"], look: "Run a thumb along it: nothing scratches?",
-        cautions: %i[wire_ends]
-      know :smooth, "Along the edges, away from the hand", tools: ["sandpaper"],
-        look: "Run a thumb along it: does anything catch?"
-      know :cut, "One measured, the rest laid on it", tools: ["tape measure", "scissors"],
-        look: "Lay two side by side: are they alike?"
-      know :coil, "Round the band, coil beside coil", cautions: %i[hot_glue],
-        look: "Do the coils touch inside, and stand straight out?"
-      know :filler, "Over the outside edge, both ends tucked behind", cautions: %i[hot_glue],
-        look: "Is the form still to be seen from an arm’s length?"
-      know :wrap, "Round the band, each turn over the last", cautions: %i[hot_glue],
-        look: "Does every turn lap the last at the outside edge?"
-      know :inlay, "Over some, under some, folded at each change", cautions: %i[hot_glue],
-        look: "Is the rhythm the same all round?"
-      know :over_under, "Over one rail, under the next", look: "Does each pass go the other way from the last?"
-      know :knot, "Round, and a double knot on the front",
-        look: "Are the knots in one line and the tails alike?"
-      know :zigzag, "Folded to and fro, cinched in the middle", look: "Are all folds of one size?"
-      know :catch, "Gather, and twist the tie shut", tools: ["pliers"], look: "Do the loops stand alike?"
-      know :stretch, "From the widest place, down each side", tools: ["clips"], cautions: %i[hot_glue],
-        look: "Is it drum-tight, its pattern straight, and no fold on the front?"
-      know :rows, "Row under row, tacked in several places", look: "Are the rows level?", cautions: %i[hot_glue]
-      know :cone, "Rolled, its seam glued, its foot flat", look: "Are the mouths alike?", cautions: %i[hot_glue]
-      know :brush, "Thin and even", tools: ["brush"], look: "Is it dry to the touch?"
-      know :bloom, "Pushed through, each touching its neighbours", look: "Is the grid out of sight?"
-      know :pinch_and_twist, "Pinch, loop, half a twist", look: "Are both sides alike, and is the good side out?"
-      know :two_loops, "Two loops, one tucked under the other", look: "Are the loops alike?"
-      know :crossed, "One loop, its ends crossed", look: "Do the ends hang alike?", cautions: %i[hot_glue]
-      know :tie_on, "Through the back and round the form", tools: ["pliers", "wire cutter"],
-        look: "Pull at it: does it hold?", cautions: %i[wire_ends]
-      know :tack, "A drop, and hold it", look: "Pull at it: does it hold?", cautions: %i[hot_glue]
-      know :larks_head, "Loop behind, both ends through", look: "Does it hang straight?"
-      know :twist, "Bent double, its ends wound round", tools: ["pliers", "wire cutter"],
-        look: "Are the sharp ends turned in?", cautions: %i[wire_ends]
-      know :joined, "Two ends side by side, bound", look: "Does it hang straight?"
-      know :loop_behind, "A loop, both ends glued flat", cautions: %i[hot_glue],
-        look: "Has it set before it carries anything?"
-      know :press, "From the middle out", look: "Does anything still scratch?", cautions: %i[hot_glue]
-      know :own, "As you wrote it", look: "Is it as you meant it?"
-      know :look, "From across the room", look: "Would you hang it on your own door?", cautions: %i[hanging]
+      # @return [Hash] for the API: how it goes
+      def to_h = declare.merge("look" => look, "frames" => frames.map(&:to_h))
     end
   end
 end

@@ -10,10 +10,11 @@ module Lantern
     # change from one to the next, as in `[["Indigo tape", 2], ["Marigold tape", 1]]`, and `takes` what it takes up.
     # `because` is why it comes after the step before it, or, once they have an order, after which steps and why.
     # `waits` are minutes in which it dries and the hands are free, `meanwhile` the ids of later steps that can be done
-    # in them: those that are made up `on_table`, not on the form.
+    # in them: those that are made up `on_table`, not on the form. `moves` are all moves of the hand that it takes, in
+    # their order, `of` the ids of the materials that their frames are painted with, `shows` the measures on those.
     Step = Value.define(:id, :title, :says, :count, :unit, :minutes, :move, :look, :pattern, :rounds, :layer, :lays,
       :changes, :cautions, :after, :sequence, :takes, :because,
-      :waits, :on_table, :meanwhile)
+      :waits, :on_table, :meanwhile, :moves, :of, :shows)
 
     class Step
       # @param unit [Symbol, nil] one of {Unit}; what it counts is what it lays, unless `lays` says otherwise
@@ -26,7 +27,7 @@ module Lantern
         move = Move.fetch(move) unless move.is_a?(Move)
         cautions = careful ? careful.map { Caution.fetch(_1) } : move.cautions
         given = self.class.members.to_h { [_1, nil] }.merge(cautions:)
-        super(**given, **rest, id:, title:, says:, minutes:, unit:, move:, lays: lays || unit&.key)
+        super(**given, moves: [move], **rest, id:, title:, says:, minutes:, unit:, move:, lays: lays || unit&.key)
       end
 
       # @return [Hash] ready for JSON
@@ -39,7 +40,8 @@ module Lantern
           "sequence" => sequence&.map { |name, number| {"says" => name, "count" => number} },
           "takes" => takes&.any? ? takes.map(&:to_h) : nil, "rounds" => rounds, "layer" => layer,
           "lays" => lays&.to_s, "changes" => changes, "because" => because, "waits" => waits,
-          "meanwhile" => meanwhile
+          "meanwhile" => meanwhile, "moves" => (moves.map { _1.key.to_s } if moves.size > 1),
+          "of" => of&.any? ? of : nil, "shows" => shows&.any? ? shows : nil
         }.compact
       end
     end

@@ -8,7 +8,7 @@ module Lantern
       trimming :attach, title: "Something fixed on", takes: %i[piece ribbon wire],
         summary: "Picks, blooms, a sign, lights: at their place, fixed so that they hold."
       counts :pieces, :things
-      hands :tack, :tie_on
+      hands :tack, :tie_on, :sign_on, :swag
       laid :disc, :sprig, :board, :tag, :cord
 
       spread 0.0
@@ -140,7 +140,12 @@ module Lantern
         through = "Push the stems through the bow’s loops and out behind." if through_a_bow?
         [step("fix", title, [through, fixed.says, more].compact.join(" "), count: (count if count > 1),
           unit: (thing.unit if count > 1), lays: thing.unit, minutes: count * 1.5,
-          move: (fixing == :glue) ? :tack : :tie_on, look: "Pull at it: does it hold?")]
+          move: fixing_move, look: "Pull at it: does it hold?")]
+      end
+
+      def fixing_move
+        return :tack if fixing == :glue
+        {sign: :sign_on, swag: :swag}.fetch(what, :tie_on)
       end
 
       def fixings

@@ -12,7 +12,10 @@ module Lantern
       counts :loops, :bow_loops
       # Wired edges hold a loop (common practice).
       prefers :wired
-      hands :pinch_and_twist, :two_loops, :zigzag, :crossed, :tie_on
+      hands :pinch_and_twist, :two_loops, :shoelace, :one_loop, :accordion, :folded_many, :flat_rings, :layered_rings,
+        :stacked_strips, :tie_on
+      shows tail: :tail, loop: :loop_size, centre: :centre_loop, fold: :loop_size, size: :loop_size,
+        length: :strip_length
       laid :tail, :loop, :panel
 
       spread 0.05 # from memory

@@ -12,7 +12,9 @@ module Lantern
         summary: "Of what it is made, how, where, and what holds it."
       counts :pieces, :pieces_to_make
       prefers :wired
-      hands :pinch_and_twist, :two_loops, :zigzag, :crossed, :cone, :tie_on, :tack, :bloom
+      hands :pinch_and_twist, :two_loops, :shoelace, :crossed, :one_loop, :accordion, :folded_many, :flat_rings,
+        :layered_rings, :rings, :rosette, :stacked_strips, :cone, :bundle, :tuft, :swag, :tie_on, :hairpin, :sign_on,
+        :push_in, :tack
       laid :tail, :loop, :tube, :curl, :ball, :sprig, :board, :tag, :panel, :cord
 
       spread 0.05 # from memory

@@ -63,6 +63,9 @@ module Server
         shown.map { |lie| ["#{lie["front"].size} #{lie["what"]}", lie["materials"].map { colour(_1) }] }
       end
 
+      # @return [String] what a material is drawn with, such as "#c2a26b"
+      def colour(id) = @colours.fetch(id, OTHER)
+
       private
 
       def shown = @drawing["layers"].reject { _1["front"].empty? || %w[pinches].include?(_1["unit"]) }
@@ -73,8 +76,6 @@ module Server
       def turned(drawn) = back? ? %(  <g transform="scale(-1 1)">\n#{drawn}  </g>\n) : drawn
 
       def size = [WIDE, (WIDE / proportion).round]
-
-      def colour(id) = @colours.fetch(id, OTHER)
 
       # Every pattern that is drawn with, by its name.
       def patterns = @patterns ||= {}

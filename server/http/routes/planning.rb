@@ -19,6 +19,11 @@ module Server
 
           get("/api/declarations") { JSON.generate(Lantern.declarations) }
 
+          get "/api/moves/:key" do
+            move = Lantern::Place::Move::ALL.find(params["key"]) or raise Store::Missing
+            JSON.generate(move.to_h)
+          end
+
           post("/api/work") { asked(:advised, sent) }
 
           get("/api/revisions") { JSON.generate("revisions" => store.revisions.all) }

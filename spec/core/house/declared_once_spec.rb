@@ -7,7 +7,9 @@ RSpec.describe "A covering with everything of its own" do
   # As a file of its own would say it. Whatever stands in the braces is changed to see a slip of the pen.
   def file(lie: ":zigzag", move: ":braid", figure: ":count", unit: ":plaits", kind: ":rope", stage: ":cover")
     <<~RUBY
-      Lantern::Place::Move.know :braid, "Left over right", look: "Is it even?"
+      Lantern::Place::Move.know :braid, "Left over right", look: "Is it even?" do
+        4.times { |i| frame("Strand \#{i}, {turn|a turn} long.") { cord "M10 10 L90 \#{10 + i}" } }
+      end
       Lantern::Place::Unit.know :plaits, "plait"
 
       class Zigzag < Lantern::Place::Lie
@@ -90,6 +92,17 @@ RSpec.describe "A covering with everything of its own" do
     Lantern::Plan::Methods.forget(:festoon)
     Lantern::Place::Unit::ALL.forget(:swags)
     Lantern::Cover.send(:remove_const, :Festoon)
+  end
+
+  it "raises for a move without frames, with too few of them, or painted with what is no paint" do
+    know = Lantern::Place::Move.method(:know)
+    expect { know.call(:braid, "Left over right", look: "Is it even?") }
+      .to raise_error(ArgumentError, /“braid” has 0 frames, not 4 to 6/)
+    expect { know.call(:braid, "Left over right", look: "Is it even?") { 3.times { frame("So.") {} } } }
+      .to raise_error(ArgumentError, /has 3 frames/)
+    expect { know.call(:braid, "Left over right", look: "Even?") { 4.times { frame("So.") { area "M0 0Z", :gold } } } }
+      .to raise_error(ArgumentError, /“gold” is no paint of a frame/)
+    expect(Lantern::Place::Move::ALL.keys).not_to include(:braid)
   end
 
   it "raises when it takes a name that is taken" do

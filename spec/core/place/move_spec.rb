@@ -16,6 +16,41 @@ RSpec.describe Lantern::Place::Move do
     end
   end
 
+  it "goes in four to six frames, each with a sentence, and nothing of them beyond their picture but what is cut off" do
+    described_class::ALL.each do |move|
+      expect(move.frames.size).to be_between(4, 6), move.key.to_s
+      expect(move.frames.map(&:says).uniq.size).to eq move.frames.size
+      move.frames.each do |frame|
+        expect(frame.says).to match(/\A[A-Z{].*[.?]\z/), "#{move.key}: #{frame.says}"
+        places = frame.marks.flat_map { _1.path.scan(/-?[\d.]+/).each_slice(2).to_a }.map { |pair| pair.map(&:to_f) }
+        seen = places.count { |x, y| x.between?(0, frame.class::WIDE) && y.between?(0, frame.class::HIGH) }
+        expect(seen).to be > places.size / 2, "#{move.key}: #{frame.says}"
+        expect(frame.labels).to all(have_attributes(x: be_between(8, 150), y: be_between(8, 118)))
+      end
+    end
+  end
+
+  it "shows measures that some step has, and says words where a step has none" do
+    examples = Dir[File.expand_path("../../../docs/examples/*.json", __dir__)]
+      .flat_map { Lantern.work(JSON.parse(File.read(_1)))["steps"] }
+    any = layer_kinds.flat_map { work(form: gourd, materials: stash, layers: [any_layer(_1)])["steps"] }
+    made = Lantern::Trim::Pieces::MAKINGS.flat_map { |making|
+      work(materials: stash, layers: [layer("piece", "tape", making: making.word.to_s)])["steps"]
+    }
+    tubes = work(materials: stash, layers: [layer("piece", "tape", making: "bundle", parts: [{"as" => "tube"}])])
+    bow = work(materials: stash, layers: [layer("bow", "tape", tail: 7, loop_size: "4 1/2 in", centre_loop: 2)])["steps"]
+      .find { _1["move"] == "pinch_and_twist" }
+    shown = ([bow] + examples + any + made + tubes["steps"]).flat_map { _1.fetch("shows", {}).keys }.uniq
+    expect(described_class::ALL.flat_map(&:measures).uniq - shown).to eq []
+    tubed = tubes["steps"].find { _1["moves"] }
+    expect(tubed["moves"].first(2)).to eq %w[tube bundle]
+    expect(tubed["shows"]).to include("across" => "1 in")
+    said = described_class.fetch(:pinch_and_twist).frames.map { described_class::Frame.filled(_1.says, bow["shows"]) }
+    expect(said.values_at(0, 2)).to eq ["Measure 7 in, good side up. Pinch there.",
+      "A loop of 4 1/2 in to the right. Pinch, half a twist."]
+    expect(described_class::Frame.filled("Measure {tail|the tail}.", {})).to eq "Measure the tail."
+  end
+
   it "says how a count goes in rounds" do
     inlay = Lantern.work(example_plan("door-1-ribbon-laid-in"))
     step = inlay["steps"].find { _1["pattern"] }

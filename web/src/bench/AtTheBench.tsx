@@ -5,11 +5,11 @@ import { fractionGlyphs } from "../drawing/fractions"
 import { useIsMaker } from "../keep/queries"
 import { duration } from "../pieces/duration"
 import { Fold } from "../pieces/Fold"
+import { MoveFrames } from "../moves/MoveFrames"
 import { Prose } from "../pieces/Prose"
 import { Actions } from "./Actions"
 import { Counter } from "./Counter"
 import { FinishForm } from "./FinishForm"
-import { Move } from "./Move"
 import { OwnStep } from "./OwnStep"
 import { Progress } from "./Progress"
 import { StepTape } from "./StepTape"
@@ -20,6 +20,9 @@ import { useRound } from "./useRound"
 import { useSeconds } from "./useSeconds"
 import { useSpokenCount } from "./useSpokenCount"
 import { useWakeLock } from "./useWakeLock"
+
+/** The drawing with how the hands go beneath it, and the step beside both. */
+const SIDES = "lg:grid-cols-[minmax(0,10fr)_minmax(0,11fr)] lg:grid-rows-[minmax(0,1fr)_auto]"
 
 /** The bench of one wreath that can be made. */
 export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedPlan }) {
@@ -80,7 +83,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
       )}
       {!finishing && (
         <main
-          className="grid min-h-0 flex-1 gap-6 px-4 pb-4 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,11fr)]"
+          className={`grid min-h-0 flex-1 gap-x-6 gap-y-3 px-4 pb-4 sm:px-6 ${SIDES}`}
           onClick={(event) => !(event.target as HTMLElement).closest("button, a, dialog, details") && count(1)}
         >
           <section
@@ -99,7 +102,11 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
             </div>
             <p className="text-quiet">{toGo(steps, current, bench.counts)}</p>
           </section>
-          <section aria-label="The step" className="flex min-h-0 flex-col gap-4 p-1 lg:overflow-y-auto" tabIndex={-1}>
+          <section
+            aria-label="The step"
+            className="flex min-h-0 flex-col gap-4 p-1 lg:row-span-2 lg:overflow-y-auto"
+            tabIndex={-1}
+          >
             <h2 className="text-3xl">{step.title}</h2>
             <Taken step={step} />
             {step.count !== undefined && <Counter step={step} count={done} />}
@@ -120,6 +127,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
             {step.because && <Why step={step} />}
             {!round && maker && <OwnStep wreath={wreath} step={step} steps={steps} />}
           </section>
+          <MoveFrames key={step.id} step={step} materials={wreath.plan.materials ?? []} />
         </main>
       )}
       {!finishing && !round && <StepTape steps={steps} current={current} counts={bench.counts} onGo={go} />}
@@ -253,7 +261,6 @@ function Doing({ step }: { step: Step }) {
           {says}
         </p>
       ))}
-      <Move move={step.move} says={step.move_says} />
       <p className="text-lg">
         <b>Before you go on:</b> <Prose>{step.look}</Prose>
       </p>

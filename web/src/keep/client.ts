@@ -63,7 +63,8 @@ export type Place = Schemas["Place"]
 export type KeptPlace = Schemas["KeptPlace"]
 export type OnDoor = Schemas["OnDoor"]
 export type StageKey = Schemas["StageKey"]
-export type MoveKey = Schemas["Move"]
+export type ShownMove = Schemas["ShownMove"]
+export type MoveFrame = Schemas["MoveFrame"]
 
 /** Where a question of the contract is asked, what is sent, and what is answered. */
 export type QuestionPath = Extract<keyof paths, `/ask/${string}`>

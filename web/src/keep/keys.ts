@@ -4,6 +4,7 @@ import type { Plan, Units } from "./client"
 /** The names under which answers are kept, made here and nowhere else. */
 export const keys = {
   declarations: () => ["declarations"] as const,
+  move: (key: string) => ["move", key] as const,
   account: () => ["account"] as const,
   devices: () => ["account", "devices"] as const,
   workshops: () => ["account", "workshops"] as const,

@@ -30,6 +30,15 @@ export const declarationsQuery = queryOptions({
 
 export const useDeclarations = () => useQuery(declarationsQuery)
 
+/** How one of the hand's moves goes. It is asked for when it is looked at, and stays on the device. */
+export const moveQuery = (key: string) =>
+  queryOptions({
+    queryKey: keys.move(key),
+    staleTime: Infinity,
+    queryFn: () =>
+      lately(`move ${key}`, async () => answered(await api.GET("/moves/{key}", { params: { path: { key } } }))),
+  })
+
 /** Who is signed in, where one has to be. */
 export const useAccount = () =>
   useQuery({

@@ -8,7 +8,7 @@ module Lantern
         def steps
           [
             step("test", "Wind one turn to try it", "Start at the back#{" on a crossbar" if form.base == :wire}. One " \
-              "turn takes about #{text(length_per_turn)} and moves on #{text(pitch)}.", minutes: 2, careful: [],
+              "turn takes about #{text(length_per_turn)} and moves on #{text(pitch)}.", minutes: 2, move: :test_fit,
               look: "Does it lie flat, and does it take as much as it should?"),
             step("wind", *winding, count: turns, unit: :turns, minutes: winding_minutes),
             step("end", "Finish at the back", "Fold the last inch under and glue it behind.", minutes: 2,

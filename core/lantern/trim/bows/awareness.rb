@@ -18,7 +18,7 @@ module Lantern
 
         def says = "Lay one loop, cross its ends below it, and glue where they cross."
 
-        def move = :crossed
+        def move = :one_loop
       end
     end
   end

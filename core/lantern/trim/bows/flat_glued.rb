@@ -36,6 +36,8 @@ module Lantern
 
         def says = "Glue each strip to a ring, press it flat, glue the rings on the tails and one another, and close " \
           "the band round the middle behind."
+
+        def move = :flat_rings
       end
     end
   end

@@ -19,7 +19,7 @@ module Lantern
         def says = "Fold to and fro, all loops alike, tie in the middle with the tails, and pull the loops apart one " \
           "by one."
 
-        def move = :zigzag
+        def move = :folded_many
       end
     end
   end

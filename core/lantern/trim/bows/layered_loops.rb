@@ -30,6 +30,8 @@ module Lantern
         def says = "Close each strip to a ring, press it flat, and lay the smaller on the larger; a stitch or a tie " \
           "through the middle of all."
 
+        def move = :layered_rings
+
         private
 
         # From the largest down in equal steps.

@@ -16,7 +16,7 @@ module Lantern
 
         def says = "Round the band, a half knot in front, then two loops tied as on a shoe; pull the good side out."
 
-        def move = :two_loops
+        def move = :shoelace
 
         def round_band? = true
 

@@ -24,6 +24,8 @@ module Lantern
 
         def says = "Fold each strip in half, lay one on the other a little askew, pinch them all in the middle and tie."
 
+        def move = :stacked_strips
+
         private
 
         def quarter = bow.strip_length.to_f / 4

@@ -20,6 +20,7 @@ module Lantern
           wire: Way.new(title: "Wire", holds: 1000, sort: :wire, unit: :wires, length: 12r,
             says: "%s through it and round the form, twisted behind, its ends turned in"),
           hairpin: Way.new(title: "Hairpin of stiff wire", holds: 300, sort: :wire, unit: :hairpins, length: 6r,
+            move: :hairpin,
             says: "%s over its middle and into the form, the ends bent behind"),
           tie: Way.new(title: "Cable tie", holds: 400, sort: :cable, unit: :ties, length: 6r,
             says: "%s round it and the form, pulled tight and cut short behind"),
@@ -27,7 +28,7 @@ module Lantern
             says: "%s round the form, a double knot behind"),
           twisted: Way.new(title: "The form’s own tie", holds: 200,
             says: "twist the form’s own tie round its middle"),
-          pushed: Way.new(title: "Pushed in", holds: 100, move: :bloom, says: "push its stem in until it sits")
+          pushed: Way.new(title: "Pushed in", holds: 100, move: :push_in, says: "push its stem in until it sits")
         }.freeze
         # Inches of bead for what is glued on, a tack (from memory).
         TACK = 1.0

@@ -45,12 +45,13 @@ module Lantern
         DOWN = Math::PI / 2
 
         class << self
-          attr_reader :word, :title, :unit, :measures, :optional
+          attr_reader :word, :title, :unit, :measures, :optional, :move
 
           # @param measures [Hash{Symbol=>Numeric}] the measures it has, and what is usual
           # @param optional [Array<Symbol>] those that it may do without
-          def part(word, title:, unit:, measures: {}, optional: [])
-            @word, @title, @unit, @measures, @optional = word, title, unit, measures, optional
+          # @param move [Symbol, nil] one of {Place::Move} by which it becomes such a part
+          def part(word, title:, unit:, measures: {}, optional: [], move: nil)
+            @word, @title, @unit, @measures, @optional, @move = word, title, unit, measures, optional, move
             PARTS.know(word, self)
           end
 

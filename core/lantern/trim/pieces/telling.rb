@@ -15,8 +15,34 @@ module Lantern
           told = parts.map { |part| "#{part.says}." }
           step("make", title, [*told, *made.hands, *tie_told, *band_told, *more_than_one].join(" "),
             count: (number if number > 1), unit: (:pieces if number > 1), minutes: made.minutes * number,
-            move: made.class.move, look: made.class.look, lays: (:part_1_1 if made.round_band?), takes: of_making,
+            move: made.class.move, moves: making_moves, shows: part_measures, look: made.class.look,
+            lays: (:part_1_1 if made.round_band?), takes: of_making,
             on_table: !made.round_band?)
+        end
+
+        # What becomes of its parts before it is made of them, and of its ends afterwards.
+        def making_moves
+          moves = [*parts.filter_map { _1.class.move }.uniq, made.class.move,
+            *(:v_cut if parts.any? { %i[v point].include?(_1.said[:ends]) })]
+          moves.uniq
+        end
+
+        # Each measure of the first part that has it, by what it is called on the frames.
+        def part_measures
+          {tail: :tail, loop: :loop_size, fold: :fold_size, folds: :folds, size: :size, length: :length,
+           across: :across}.transform_values { measure_of_first(_1) }
+            .merge({size: parts.grep(Parts::Cone).first&.width, centre: parts.grep(Parts::Loop).first&.loop_size}.compact)
+            .compact
+        end
+
+        def measure_of_first(name)
+          parts.find { _1.class.has?(name) && _1.public_send(name) }&.public_send(name)
+        end
+
+        # A board goes on by two stems.
+        def fixing_move
+          move = fastenings.first&.way&.move || :tie_on
+          (move == :tie_on && parts.any? { _1.is_a?(Parts::Item) && _1.words }) ? :sign_on : move
         end
 
         def more_than_one = (pieces > 1) ? ["One first, and look at it on the form; then the rest like it."] : []
@@ -53,7 +79,7 @@ module Lantern
           says = held.empty? ? "Set it in its place." : "#{Measure::Words.sentence(held.join("; then "))}."
           step("fix", title, [*through, says, *open_loops].join(" "), count: (pieces if pieces > 1), lays: :part_1_1,
             unit: (:pieces if pieces > 1), minutes: pieces * [fastenings.sum { _1.count.ceil }, 1].max * 1.5,
-            move: fastenings.first&.way&.move || :tie_on, takes: of_fixing)
+            move: fixing_move, shows: {length: fastenings.first&.way&.length}, takes: of_fixing)
         end
 
         def open_loops = (parts.any? { _1.loops || _1.is_a?(Pieces::Parts::Ring) }) ? ["Open the loops."] : []

@@ -6,7 +6,7 @@ module Lantern
       module Makings
         # Folded like a fan.
         class Accordion < Making
-          making :accordion, title: "Folded like a fan", usual: [{as: :fold, folds: 10, fold_size: 3}], move: :zigzag
+          making :accordion, title: "Folded like a fan", usual: [{as: :fold, folds: 10, fold_size: 3}], move: :accordion
 
           def hands = ["Fold to and fro to a fan, sharp at every fold, tie it in the middle and open both halves."]
         end

@@ -7,7 +7,7 @@ module Lantern
         # One loop, its ends crossed.
         class Awareness < Making
           making :awareness, title: "One crossed loop",
-            usual: [{as: :ribbon, tail: 3, loops: 1, loop_size: 3}], move: :crossed,
+            usual: [{as: :ribbon, tail: 3, loops: 1, loop_size: 3}], move: :one_loop,
             tied: :glue
 
           def hands = ["Lay one loop, cross its ends below it, and glue where they cross."]

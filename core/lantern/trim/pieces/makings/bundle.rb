@@ -7,7 +7,7 @@ module Lantern
         # Parts laid crosswise, squeezed and tied.
         class Bundle < Making
           making :bundle, title: "Bundle, tied in the middle", called: "bundle", usual: [{as: :curl, count: 3}],
-            move: :zigzag, look: "Do its ends stand out to all sides, and does nothing slip out?"
+            move: :bundle, look: "Do its ends stand out to all sides, and does nothing slip out?"
 
           def hands
             ["Lay them on one another crosswise, each over the middle of the last, and squeeze the middle together."]

@@ -7,7 +7,7 @@ module Lantern
         # Rings pressed flat and glued on one another; nothing is tied.
         class FlatGlued < Making
           making :flat_glued, title: "Glued flat",
-            usual: [{as: :tail, length: 8}, {as: :ring, size: 4, count: 2}], move: :crossed,
+            usual: [{as: :tail, length: 8}, {as: :ring, size: 4, count: 2}], move: :flat_rings,
             look: "Do the rings lie one on another, their middles in one line?",
             tied: :glue
 

@@ -6,7 +6,8 @@ module Lantern
       module Makings
         # A ribbon folded many times to and fro and tied in the middle.
         class FoldedMany < Making
-          making :folded_many, title: "Folded many times", usual: [{as: :fold}, {as: :tail, length: 12}], move: :zigzag
+          making :folded_many, title: "Folded many times", usual: [{as: :fold}, {as: :tail, length: 12}],
+            move: :folded_many
 
           def hands
             ["Fold to and fro, all loops alike; tie it tight in the middle with the tails under it, and pull the " \

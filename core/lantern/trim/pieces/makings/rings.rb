@@ -7,7 +7,7 @@ module Lantern
         # Rings of their own sizes, laid on one another.
         class Rings < Making
           making :rings, title: "Rings on one another",
-            usual: [{as: :ring, size: 6}, {as: :ring, size: 4}], move: :crossed,
+            usual: [{as: :ring, size: 6}, {as: :ring, size: 4}], move: :rings,
             look: "Do the rings lie one on another, their middles in one line?",
             tied: :own
 

@@ -6,7 +6,7 @@ module Lantern
       module Makings
         # A ribbon gathered round its own middle.
         class Rosette < Making
-          making :rosette, title: "Rosette", called: "rosette", usual: [{as: :strip, length: 18}], move: :zigzag,
+          making :rosette, title: "Rosette", called: "rosette", usual: [{as: :strip, length: 18}], move: :rosette,
             look: "Is it round, and its end out of sight?",
             tied: :glue, pinched: false
 

@@ -7,7 +7,7 @@ module Lantern
         # Tied round the form as a shoe is.
         class Shoelace < Making
           making :shoelace, title: "Tied like a shoelace",
-            usual: [{as: :ribbon, tail: 5, loops: 2, loop_size: 3}], move: :two_loops,
+            usual: [{as: :ribbon, tail: 5, loops: 2, loop_size: 3}], move: :shoelace,
             tied: :own, fixed: []
 
           def hands

@@ -6,7 +6,8 @@ module Lantern
       module Makings
         # Strips folded in half and pinched together.
         class StackedStrips < Making
-          making :stacked_strips, title: "Stacked strips", usual: [{as: :strip, length: 18, count: 4}]
+          making :stacked_strips, title: "Stacked strips", usual: [{as: :strip, length: 18, count: 4}],
+            move: :stacked_strips
 
           def hands
             ["Fold each strip in half and pinch it in the middle of its length; lay them side by side in the " \

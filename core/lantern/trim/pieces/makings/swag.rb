@@ -6,7 +6,7 @@ module Lantern
       module Makings
         # Stems of picks overlapped and tied.
         class Swag < Making
-          making :swag, title: "Swag, stems overlapped", called: "swag", usual: [{as: :item, count: 2}], move: :tie_on,
+          making :swag, title: "Swag, stems overlapped", called: "swag", usual: [{as: :item, count: 2}], move: :swag,
             look: "Do the stems hold together when you lift it by one end?",
             tied: :none,
             fixed: [{with: :tie}, {with: :wire, count: 3}], pinched: false, stems: true

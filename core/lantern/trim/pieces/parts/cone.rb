@@ -6,7 +6,7 @@ module Lantern
       module Parts
         # A square or a strip rolled to a cone.
         class Cone < Part
-          part :cone, title: "Cone", unit: :cones, measures: {width: 6, height: 6}
+          part :cone, title: "Cone", unit: :cones, measures: {width: 6, height: 6}, move: :cone
 
           def length = height
 

@@ -6,7 +6,7 @@ module Lantern
       module Parts
         # A strip of cloth or mesh that rolls up by itself, or is curled over a blade.
         class Curl < Part
-          part :curl, title: "Curl", unit: :curls, measures: {length: 10}, optional: [:width]
+          part :curl, title: "Curl", unit: :curls, measures: {length: 10}, optional: [:width], move: :curl
 
           # Curled, it is so much of its length (from memory).
           DRAWN_IN = 0.6

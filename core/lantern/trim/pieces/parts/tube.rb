@@ -6,7 +6,8 @@ module Lantern
       module Parts
         # Mesh or cloth rolled to a tube.
         class Tube < Part
-          part :tube, title: "Tube, rolled", unit: :tubes, measures: {length: 10, across: 1}, optional: [:width]
+          part :tube, title: "Tube, rolled", unit: :tubes, measures: {length: 10, across: 1}, optional: [:width],
+            move: :tube
 
           def seen_as(_kind) = :tube_ends
 
