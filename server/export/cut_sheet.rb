@@ -32,18 +32,47 @@ module Server
         Sheet.write([HEADS, *rows])
       end
 
+      # A document to write on. The same plan gives the same file: no date in it.
+      # @param title [String]
+      # @param paper [String] `a4` or `letter`
+      # @return [Prawn::Document]
+      def self.document(title, paper)
+        pdf = Prawn::Document.new(page_size: PAPERS.fetch(paper, "A4"), margin: 42, compress: true,
+          info: {Title: title, CreationDate: Time.at(0).utc})
+        pdf.font_families.update("Sheet" => {normal: "#{FONTS}/DejaVuSans.ttf", bold: "#{FONTS}/DejaVuSans-Bold.ttf"})
+        pdf.font "Sheet", size: 9.5
+        pdf
+      end
+
+      ABOVE, BELOW = "⁰¹²³⁴⁵⁶⁷⁸⁹", "₀₁₂₃₄₅₆₇₈₉"
+      private_constant :ABOVE, :BELOW
+
+      # @param text [String]
+      # @return [String] its fractions in letters that the font has: 31 1/2 becomes 31 ¹⁄₂
+      def self.glyphs(text)
+        text.gsub(/(\d+ )?(\d+)\/(\d+)/) do
+          "#{$1&.strip}#{"\u2009" if $1}#{$2.tr("0-9", ABOVE)}⁄#{$3.tr("0-9", BELOW)}"
+        end
+      end
+
+      # @param pdf [Prawn::Document] whose last page is finished
+      # @return [String] a PDF file
+      def self.finish(pdf)
+        pdf.number_pages "<page> of <total>", at: [0, -14], align: :right, size: 8
+        pdf.render
+      end
+
       # @param paper [String] `a4` or `letter`
       # @return [String] a PDF file
       def pdf(paper)
-        # The same plan gives the same file: no date in it.
-        pdf = Prawn::Document.new(page_size: PAPERS.fetch(paper, "A4"), margin: 42, compress: true,
-          info: {Title: "#{@worked["name"]}, #{subject}", CreationDate: Time.at(0).utc})
-        pdf.font_families.update("Sheet" => {normal: "#{FONTS}/DejaVuSans.ttf", bold: "#{FONTS}/DejaVuSans-Bold.ttf"})
-        pdf.font "Sheet", size: 9.5
+        CutSheet.finish(CutSheet.document("#{@worked["name"]}, #{subject}", paper).tap { onto(_1) })
+      end
+
+      # Writes it on a page that is empty, and on as many more as it takes.
+      # @param pdf [Prawn::Document]
+      def onto(pdf)
         pdf.text glyphs(@worked["name"]), size: 16, style: :bold
         write(pdf)
-        pdf.number_pages "<page> of <total>", at: [0, -14], align: :right, size: 8
-        pdf.render
       end
 
       private
@@ -190,13 +219,7 @@ module Server
         pdf.text glyphs(@worked["cautions"].map { _1["says"] }.join(" ")), size: 7.5, color: "555555"
       end
 
-      ABOVE, BELOW = "⁰¹²³⁴⁵⁶⁷⁸⁹", "₀₁₂₃₄₅₆₇₈₉"
-
-      def glyphs(text)
-        text.gsub(/(\d+ )?(\d+)\/(\d+)/) do
-          "#{$1&.strip}#{"\u2009" if $1}#{$2.tr("0-9", ABOVE)}⁄#{$3.tr("0-9", BELOW)}"
-        end
-      end
+      def glyphs(text) = CutSheet.glyphs(text)
     end
   end
 end

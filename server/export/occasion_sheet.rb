@@ -11,6 +11,15 @@ module Server
       LABEL_HEIGHT = 52
       DAYS = {"buy_by" => "Buy by", "start_by" => "Begin by", "make_by" => "Made by", "day" => "They hang"}.freeze
 
+      # A part that is handed out: of which material, from which package, how much.
+      # @param part [Hash] as a worked occasion has it
+      # @return [String]
+      def self.part_says(part)
+        return "#{part["name"]}: #{part["says"]}" unless part["from"]
+        "#{part["name"]}, #{part["from"]}: #{part["count"]} #{part["what"]}, #{part["says"]}" \
+          "#{" each" if part["count"] > 1}"
+      end
+
       private
 
       def write(pdf)
@@ -37,14 +46,8 @@ module Server
           pdf.start_new_page if pdf.cursor < 40
           pdf.move_down 5
           pdf.text glyphs("#{each["wreath"]}#{", #{each["quantity"]} alike" if each["quantity"] > 1}"), style: :bold
-          each["parts"].each { |part| pdf.indent(10) { pdf.text glyphs(part_says(part)) } }
+          each["parts"].each { |part| pdf.indent(10) { pdf.text glyphs(OccasionSheet.part_says(part)) } }
         end
-      end
-
-      def part_says(part)
-        return "#{part["name"]}: #{part["says"]}" unless part["from"]
-        "#{part["name"]}, #{part["from"]}: #{part["count"]} #{part["what"]}, #{part["says"]}" \
-          "#{" each" if part["count"] > 1}"
       end
 
       # Cut them apart and tie one to each bundle.

@@ -13,6 +13,8 @@ module Server
       BETWEEN = 18
       # No picture is higher, in points.
       HIGHEST = 300
+      # Across the picture: 240 to an inch.
+      PIXELS = 800
       LENGTH_MARK = 10
       # Moves that everybody knows, or nobody but the maker: they are not shown.
       UNSHOWN = %w[own look].freeze
@@ -52,7 +54,8 @@ module Server
         top = pdf.cursor
         wide = pdf.bounds.width * SHARE
         drawn = [wide, HIGHEST * @picture.proportion].min
-        pdf.image(StringIO.new(Svg::Raster.png(@picture.svg)), at: [(wide - drawn) / 2, top], width: drawn)
+        png = Svg::Raster.png(@picture.svg, wide: PIXELS)
+        pdf.image(StringIO.new(png), at: [(wide - drawn) / 2, top], width: drawn)
         foot = top - drawn / @picture.proportion
         foot = legend(pdf, foot - 6, wide)
         beside = [wide + BETWEEN, pdf.bounds.width - wide - BETWEEN]

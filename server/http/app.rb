@@ -162,10 +162,10 @@ module Server
     def sent = env["lantern.json"]
 
     # Asks the core, within its time and for as long as the asker is there.
-    def asked(task, *given) = asked_as_is(task, *in_our_currency(given))
+    def asked(task, *given, &) = asked_as_is(task, *in_our_currency(given), &)
 
     # The same of what is no plan.
-    def asked_as_is(task, *given) = settings.answers.call(task, *given, asker: env["puma.socket"])
+    def asked_as_is(task, *given, &) = settings.answers.call(task, *given, asker: env["puma.socket"], &)
 
     # A question of the core. Where problems are an answer, so is that there was not time enough.
     # @param question [Contract::Question]

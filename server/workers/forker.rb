@@ -22,7 +22,7 @@ def work(channel)
   Process.setrlimit(:AS, 3 << 30)
   loop do
     task, given = channel.read
-    channel.write(Server::WorkerPool::Tasks.answer(task, given))
+    channel.write(Server::WorkerPool::Tasks.answer(task, given) { |progress| channel.write([:under_way, progress]) })
   end
 rescue EOFError, SystemCallError
   exit!(0)

@@ -50,12 +50,13 @@ module Server
     # @param task [Symbol] one of {Tasks}
     # @param within [Numeric] seconds of the processor it may take
     # @param asker [IO, nil] the connection of whoever asks
+    # @yieldparam progress [Object] whatever the task says on its way
     # @return [Object] what the task answers
     # @raise [Overdue, Gone, Busy, Failed, Lantern::Plan::Refused]
-    def call(task, *given, within:, asker: nil)
+    def call(task, *given, within:, asker: nil, &progress)
       worker = borrow
       kept = false
-      answer = ask(worker, task, given, within, asker)
+      answer = ask(worker, task, given, within, asker, &progress)
       kept = true
       opened(answer)
     rescue EOFError, Errno::ECONNRESET, Errno::EPIPE
@@ -84,7 +85,8 @@ module Server
       worker.tasks += 1
       given_up, had = Clock.now + LONGEST * within, Clock.of(worker.number)
       worker.channel.write([task, given])
-      until (answer = worker.channel.read(GLANCE))
+      until (answer = worker.channel.read(GLANCE)) && answer.first != :under_way
+        yield answer.last if answer && block_given?
         raise Overdue if Clock.of(worker.number) - had > within || Clock.now > given_up
         raise Gone if asker && gone?(asker)
       end

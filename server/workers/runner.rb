@@ -10,10 +10,14 @@ module Server
   class TaskRunner
     CONTRACT = File.expand_path("../openapi.yaml", __dir__)
     private_constant :CONTRACT
-    # Seconds of the processor for a plan, and for what works many plans or draws pages.
+    # Seconds of the processor for a plan, for what works many plans or draws pages, for a film, and for a
+    # card of every wreath of an occasion.
     PLAN = 2
     MANY = 10
-    WITHIN = Hash.new(MANY).merge(%i[work advised check templates finish_form summary].to_h { [_1, PLAN] },
+    FILM = 40
+    CLASS = 120
+    WITHIN = Hash.new(MANY).merge({film: FILM, class_pdf: CLASS},
+      %i[work advised check templates finish_form summary].to_h { [_1, PLAN] },
       Contract.of(CONTRACT).questions.to_h { [_1.key, _1.seconds] }).freeze
     # What works one plan, and is done where it arrives when that is small.
     ONE_PLAN = %i[work advised summary check cutting templates finish_form finished].freeze
@@ -35,9 +39,10 @@ module Server
     # @param asker [IO, nil] the connection of whoever asks
     # @raise [Lantern::Plan::Refused] when it cannot be, or when there was not time enough
     # @raise [WorkerPool::Busy, WorkerPool::Gone, WorkerPool::Failed]
-    def call(task, *given, asker: nil)
-      aside = -> { @pool.call(task, *given, within: @within[task], asker:) }
-      return WorkerPool::Tasks.call(task, *given) if @pool.nil?
+    # @yieldparam progress [Object] of a task that takes long
+    def call(task, *given, asker: nil, &progress)
+      aside = -> { @pool.call(task, *given, within: @within[task], asker:, &progress) }
+      return WorkerPool::Tasks.call(task, *given, &progress) if @pool.nil?
       return aside.call unless here?(task, given.first)
       return WorkerPool::Tasks.call(task, *given) unless IN_TURN.include?(task)
       @turns.take(aside:) { WorkerPool::Tasks.call(task, *given) }

@@ -23,15 +23,16 @@ module Server
         def load
           return if @loaded
           @loaded = true
-          %w[carried cut_sheet doors_sheet occasion_sheet on_door pattern_card template]
+          %w[carried class_cards cut_sheet doors_sheet film occasion_sheet on_door pattern_card template]
             .each { require_relative "../export/#{_1}" }
           %w[picture raster reader true_size].each { require_relative "../export/svg/#{_1}" }
         end
 
         # @return [(Symbol, Object)] `:done` and the answer, `:refused` and problems, `:too_much` when there was no room
         #   for it, or `:failed` and words for the log
-        def answer(task, given)
-          [:done, public_send(task, *given)]
+        # @yieldparam progress [Object] of a task that takes long
+        def answer(task, given, &)
+          [:done, public_send(task, *given, &)]
         rescue Lantern::Problem => refused
           [:refused, refused.problems]
         rescue NoMemoryError, SystemStackError
@@ -41,9 +42,9 @@ module Server
         end
 
         # A task in this process, for those that are small and where there are no workers.
-        def call(task, *given)
+        def call(task, *given, &)
           load
-          public_send(task, *given)
+          public_send(task, *given, &)
         end
 
         # A question that the contract declares.
@@ -144,6 +145,14 @@ module Server
           }
         end
 
+        # A wreath being made, as an animated picture; says on its way how many frames are done, of how many.
+        # @param format [String] one of {Export::Film::FORMATS}
+        # @param step [String, nil] the id of the step that is shown alone
+        def film(plan, photos, format, step = nil)
+          Export::Film.new(Lantern.work(plan), plan["materials"] || [], photos, step:)
+            .write(format) { |done, all| yield({"done" => done, "of" => all}) if block_given? }
+        end
+
         # @return [Hash] the plan that goes along in a picture from outside
         def carried_plan(picture) = Export::Carried.plan_in(picture)
 
@@ -155,6 +164,16 @@ module Server
         def occasion_pdf(document, paper) = Export::OccasionSheet.new(Lantern::Ask::Occasion.work(document)).pdf(paper)
 
         def occasion_csv(document) = Export::OccasionSheet.new(Lantern::Ask::Occasion.work(document)).csv
+
+        # What a teacher prints of an occasion.
+        # @param photos [Array<Hash>] of every plan's materials, as data addresses
+        def class_pdf(document, photos, paper)
+          cards = document["plans"].zip(photos).map do |plan, pictures|
+            worked = Lantern.work(plan)
+            Export::PatternCard.new(worked, Svg::Picture.new(worked, plan["materials"] || [], pictures))
+          end
+          Export::ClassCards.new(Lantern::Ask::Occasion.work(document), cards).pdf(paper)
+        end
 
         # @param at [String] where problems are
         # @param square [Boolean] whether only its middle is kept

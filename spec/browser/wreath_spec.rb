@@ -132,6 +132,23 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     expect(page).to have_field("How far it is made", type: "range", with: (stopped - 1).to_s)
   end
 
+  it "is sent as a film of how it is made: of all of it, or of one step" do
+    open_wreath("acorn", "cover")
+    click_on "Being made"
+    click_on "Film…"
+    expect(page).to be_axe_clean
+    click_on "Make the film"
+    expect(page).to have_link("Save the film", wait: 60)
+    expect(find_link("Save the film")[:download]).to match(/acorn.*\.webp\z/)
+    film = find("img[alt^='The wreath being made']")
+    page.document.synchronize { raise Capybara::ElementNotFound unless film.evaluate_script("this.naturalWidth") > 200 }
+    find("label", text: "GIF").click
+    select "Lay the rows", from: "Of what"
+    click_on "Make another"
+    expect(page).to have_css("a[download$='.gif']", text: "Save the film", wait: 60)
+    expect(find_link("Save the film")[:href]).to start_with "data:image/gif;base64,R0lG"
+  end
+
   it "says which piece the mouse is over, found by where it lies" do
     open_wreath("rope ring")
     expect(page).to have_css("g[data-lie=coils] path", visible: :all)

@@ -19,6 +19,7 @@ import "./styles.css"
 import { WreathsScreen } from "./wreaths/WreathsScreen"
 
 // The list comes with the first of what is loaded, every other screen when it is gone to.
+const RoomScreen = lazy(async () => ({ default: (await import("./room/RoomScreen")).RoomScreen }))
 const BenchScreen = lazy(async () => ({ default: (await import("./bench/BenchScreen")).BenchScreen }))
 const NewWreathScreen = lazy(async () => ({ default: (await import("./new/NewWreathScreen")).NewWreathScreen }))
 const NotebookScreen = lazy(async () => ({ default: (await import("./notebook/NotebookScreen")).NotebookScreen }))
@@ -79,6 +80,7 @@ createRoot(document.getElementById("root")!).render(
                 <Route path="/" element={<WreathsScreen />} />
                 <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
                 <Route path="/wreaths/:id/bench" element={<BenchScreen />} />
+                <Route path="/wreaths/:id/room" element={<RoomScreen />} />
                 <Route path="/notebook" element={<NotebookScreen />} />
                 <Route path="/wreaths/:id/:stage" element={<WreathScreen />} />
                 <Route path="/occasions" element={<OccasionsScreen />} />

@@ -150,8 +150,9 @@ module Lantern
       def cutting
         pieces = cut_needs.sum(&:count) * @plan.quantity
         return [] if pieces.zero?
-        [Place::Step.new(id: "cut", title: "Cut the pieces", count: pieces, unit: :pieces, move: :cut, shows: one_length,
-          minutes: CUT_MINUTES + pieces * PIECE_MINUTES, look: ("Is it as long as it says?" if pieces == 1),
+        [Place::Step.new(id: "cut", title: "Cut the pieces", count: pieces, unit: :pieces, move: :cut,
+          shows: one_length, minutes: CUT_MINUTES + pieces * PIECE_MINUTES,
+          look: ("Is it as long as it says?" if pieces == 1),
           says: (pieces == 1) ? "The cut sheet says from which length it comes." :
             "Cut one of each size, use it as the measure for the rest. The cut sheet says from which length each " \
             "comes.")]

@@ -59,6 +59,13 @@ module Server
             asked(:occasion_pdf, occasion_document, paper)
           end
 
+          get "/api/occasions/:id/class.pdf" do
+            attachment "class-#{id}.pdf"
+            content_type "application/pdf"
+            document = occasion_document
+            asked(:class_pdf, document, document["plans"].map { store.pictures.of(_1) }, paper)
+          end
+
           get "/api/occasions/:id/sheet.csv" do
             attachment "occasion-#{id}.csv"
             content_type "text/csv"

@@ -67,6 +67,19 @@ module Server
             asked(:picture_png, plan, photos, along(plan), (request.base_url if params["code"]))
           end
 
+          # Lines of JSON: how many frames are done, of how many, and in the last one the film, or why there is none.
+          get "/api/wreaths/:id/film" do
+            plan = store.wreaths.find(id)["plan"]
+            photos, format = store.pictures.of(plan), params["format"]
+            content_type "application/x-ndjson"
+            stream do |out|
+              film = asked(:film, plan, photos, format, params["step"]) { out << "#{JSON.generate(_1)}\n" }
+              out << JSON.generate("type" => "image/#{format}", "film" => [film].pack("m0"))
+            rescue Lantern::Problem => refused
+              out << JSON.generate("problems" => refused.problems.map(&:to_h))
+            end
+          end
+
           get("/api/wreaths/list") {
             JSON.generate("wreaths" => store.wreaths.listed_with(store.kept), "example" => !store.done?("demo"))
           }

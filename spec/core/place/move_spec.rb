@@ -38,8 +38,8 @@ RSpec.describe Lantern::Place::Move do
       work(materials: stash, layers: [layer("piece", "tape", making: making.word.to_s)])["steps"]
     }
     tubes = work(materials: stash, layers: [layer("piece", "tape", making: "bundle", parts: [{"as" => "tube"}])])
-    bow = work(materials: stash, layers: [layer("bow", "tape", tail: 7, loop_size: "4 1/2 in", centre_loop: 2)])["steps"]
-      .find { _1["move"] == "pinch_and_twist" }
+    looped = layer("bow", "tape", tail: 7, loop_size: "4 1/2 in", centre_loop: 2)
+    bow = work(materials: stash, layers: [looped])["steps"].find { _1["move"] == "pinch_and_twist" }
     shown = ([bow] + examples + any + made + tubes["steps"]).flat_map { _1.fetch("shows", {}).keys }.uniq
     expect(described_class::ALL.flat_map(&:measures).uniq - shown).to eq []
     tubed = tubes["steps"].find { _1["moves"] }

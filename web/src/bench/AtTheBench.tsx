@@ -69,7 +69,15 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
 
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
-      <Head wreath={wreath} current={current} steps={steps.length} bench={bench} round={round?.place} voice={voice} />
+      <Head
+        wreath={wreath}
+        step={step.id}
+        current={current}
+        steps={steps.length}
+        bench={bench}
+        round={round?.place}
+        voice={voice}
+      />
       {finishing && !maker && <Counted onBack={() => setFinishing(false)} />}
       {finishing && maker && (
         <FinishForm
@@ -137,6 +145,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
 
 interface HeadProps {
   wreath: Wreath
+  step: string
   current: number
   steps: number
   bench: ReturnType<typeof useBench>
@@ -146,7 +155,7 @@ interface HeadProps {
 }
 
 /** Which wreath, how far, how long, and whether everything is kept. */
-function Head({ wreath, current, steps, bench, round, voice }: HeadProps) {
+function Head({ wreath, step, current, steps, bench, round, voice }: HeadProps) {
   const seconds = Object.values(bench.seconds).reduce((sum, each) => sum + each, 0)
   const alike = wreath.plan.quantity ?? 1
   const says = [
@@ -173,8 +182,11 @@ function Head({ wreath, current, steps, bench, round, voice }: HeadProps) {
       )}
       <Link
         className={`${voice.can ? "" : "ml-auto"} flex min-h-11 items-center underline`}
-        to={`/wreaths/${wreath.id}/cover`}
+        to={`/wreaths/${wreath.id}/room?step=${step}`}
       >
+        For the room
+      </Link>
+      <Link className="flex min-h-11 items-center underline" to={`/wreaths/${wreath.id}/cover`}>
         Leave the bench
       </Link>
     </header>

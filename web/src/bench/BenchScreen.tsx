@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query"
-import { useEffect } from "react"
+import { useEffect, type ReactNode } from "react"
 import { Link, useParams } from "react-router"
-import { isMissing, type Problem } from "../keep/client"
+import { isMissing, type Problem, type WorkedPlan, type Wreath } from "../keep/client"
 import { keys } from "../keep/keys"
 import { askForWreath, useWork } from "../keep/queries"
 import { useSheetsKept } from "../keep/useSheetsKept"
@@ -10,10 +10,22 @@ import { AtTheBench } from "./AtTheBench"
 /** A wreath at the bench: one step at a time, one big counter, nothing lost. */
 export function BenchScreen() {
   const { id } = useParams()
-  return <OneBench key={id} id={Number(id)} />
+  return (
+    <ToBeMade key={id} id={Number(id)} called="Bench">
+      {(wreath, worked) => <AtTheBench wreath={wreath} worked={worked} />}
+    </ToBeMade>
+  )
 }
 
-function OneBench({ id }: { id: number }) {
+interface Props {
+  id: number
+  /** What the screen is called in the window’s title. */
+  called: string
+  children: (wreath: Wreath, worked: WorkedPlan) => ReactNode
+}
+
+/** A wreath that can be made, and what is worked out of it; else why there is none. */
+export function ToBeMade({ id, called, children }: Props) {
   const { data: wreath, error } = useQuery({
     queryKey: keys.wreath(id),
     staleTime: Infinity,
@@ -25,8 +37,8 @@ function OneBench({ id }: { id: number }) {
   const work = useWork(wreath?.plan, id).data
   useSheetsKept(id)
   useEffect(() => {
-    document.title = `Bench: ${wreath?.name ?? "wreath"} · Crisp Lantern`
-  }, [wreath?.name])
+    document.title = `${called}: ${wreath?.name ?? "wreath"} · Crisp Lantern`
+  }, [called, wreath?.name])
   if (isMissing(error)) return <NotHere />
   if (!wreath || !work) {
     return (
@@ -36,7 +48,7 @@ function OneBench({ id }: { id: number }) {
     )
   }
   if (!work.worked) return <CannotBeMade id={id} problems={work.problems} />
-  return <AtTheBench wreath={wreath} worked={work.worked} />
+  return children(wreath, work.worked)
 }
 
 function NotHere() {

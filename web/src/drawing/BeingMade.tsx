@@ -3,12 +3,20 @@ import { useEffect, useState } from "react"
 import { Progress } from "../bench/Progress"
 import type { Material, WorkedPlan } from "../keep/client"
 import { lastMoment, momentAt } from "./moments"
+import { SendFilm } from "./SendFilm"
 
 /** Seconds from the bare form to the finished wreath. */
 const SECONDS = 20
 
+interface Props {
+  worked: WorkedPlan
+  materials: Material[]
+  /** Where it is kept: then it can be sent as a film. */
+  wreath?: number
+}
+
 /** The wreath being made, from the bare form on: by a slider, or played. */
-export function BeingMade({ worked, materials }: { worked: WorkedPlan; materials: Material[] }) {
+export function BeingMade({ worked, materials, wreath }: Props) {
   const { steps } = worked
   const last = lastMoment(steps)
   const [after, setAfter] = useState(0)
@@ -76,6 +84,7 @@ export function BeingMade({ worked, materials }: { worked: WorkedPlan; materials
             setAfter(Number(event.target.value))
           }}
         />
+        {wreath !== undefined && <SendFilm id={wreath} name={worked.name ?? "wreath"} steps={steps} />}
       </div>
     </div>
   )

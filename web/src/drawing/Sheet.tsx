@@ -36,12 +36,15 @@ export function Sheet({
   sizing,
   plan,
   placing,
+  wreath,
 }: {
   worked: WorkedPlan
   materials: Material[]
   sizing?: Sizing
   plan?: Plan
   placing?: Placing
+  /** Where it is kept: then how it is made can be sent. */
+  wreath?: number
 }) {
   const [looking, setLooking] = useState(false)
   const bare = useQuestion("/ask/bare", looking && plan?.layers?.length ? plan : undefined).data
@@ -104,7 +107,7 @@ export function Sheet({
           <CutThrough drawing={drawing} girth={answer("girth")} face={answer("face")} />
         ) : view === "made" ? (
           <Suspense>
-            <BeingMade worked={worked} materials={materials} />
+            <BeingMade worked={worked} materials={materials} wreath={wreath} />
           </Suspense>
         ) : (
           <Plane

@@ -1,6 +1,7 @@
 import { expect, it } from "vitest"
 import type { Step } from "../keep/client"
-import { lastMoment, momentAt, momentOf } from "./moments"
+import fixture from "../../../spec/support/moments.json"
+import { laidAt, lastMoment, momentAt, momentOf } from "./moments"
 
 const step = (id: string, count?: number) => ({ id, count }) as Step
 const steps = [step("ready"), step("coil", 3), step("check"), step("bow", 2)]
@@ -29,4 +30,33 @@ it("finds the moment again at which the bench stands", () => {
 it("holds what lies outside", () => {
   expect(momentAt(steps, -5)).toEqual(momentAt(steps, 0))
   expect(momentAt(steps, 99)).toEqual(momentAt(steps, 7))
+})
+
+interface Fixture {
+  name: string
+  last: number
+  steps: Step[]
+  layers: { layer: string; key: string; materials: string[]; front: number; back: number }[]
+  moments: Record<string, unknown[]>
+}
+
+const fixtures: unknown = fixture
+it.each(fixtures as Fixture[])("lays the pieces of $name as the film does", ({ last, steps, layers, moments }) => {
+  const items = (count: number) => Array.from({ length: count }, (_, i) => ({ points: [i], colour: 0 }))
+  const lies = layers.map((lie) => ({ ...lie, front: items(lie.front), back: items(lie.back) }) as unknown)
+  expect(lastMoment(steps)).toBe(last)
+  for (const [after, said] of Object.entries(moments)) {
+    const laid = (lies as Parameters<typeof laidAt>[0][]).flatMap((lie) =>
+      laidAt(lie, steps, momentAt(steps, Number(after))),
+    )
+    expect(
+      laid.map(({ layer, key, materials, front, back }) => [
+        layer,
+        key,
+        materials,
+        front.length === 0 ? [] : [front[0]!.points[0], front.at(-1)!.points[0]],
+        back.length,
+      ]),
+    ).toEqual(said)
+  }
 })

@@ -1,4 +1,9 @@
-import type { Step } from "../keep/client"
+import type { Drawing, Step } from "../keep/client"
+
+type Lie = Drawing["layers"][number]
+
+/** What was laid last, and what comes next, as materials of their own. */
+export const [LATEST, NEXT] = ["·latest", "·next"]
 
 /** How far a wreath is made: which step is being done, and how much of it and of those before is counted. */
 export interface Moment {
@@ -30,3 +35,34 @@ export function momentAt(steps: Step[], after: number): Moment {
 export const momentOf = (steps: Step[], { current, counts }: Moment) =>
   lastMoment(steps.slice(0, current)) +
   Math.min(counts[steps[current]?.id ?? ""] ?? 0, lastMoment(steps.slice(current, current + 1)))
+
+/** A lie as far as it is made: what was counted, the last of it and the next as lies of their own. */
+export function laidAt(lie: Lie, steps: Step[], { current, counts }: Moment): Lie[] {
+  const own = steps.map((step, index) => ({ step, index })).filter(({ step }) => step.layer === lie.layer)
+  // What no step lays by itself is shown by its share of the step that ends the layer.
+  const end = own.at(-1)
+  const counted =
+    own.find(({ step }) => step.lays === lie.key && step.count !== undefined) ??
+    (end?.step.count === undefined ? undefined : end)
+  const last = counted ?? end
+  if (!last || last.index < current) return [lie]
+  if (last.index > current) return []
+  return counted ? partOf(lie, counted.step, counts[counted.step.id] ?? 0) : [lie]
+}
+
+function partOf(lie: Lie, step: Step, count: number): Lie[] {
+  const all = lie.front
+  const done = Math.min(Math.round((count / (step.count ?? 1)) * all.length), all.length)
+  // What is only shown by its share of a step is nothing that the hands take up next.
+  const coming = step.lays === lie.key ? 1 : 0
+  return [
+    { ...lie, front: all.slice(0, done), back: lie.back.slice(0, done), written: lie.written?.slice(0, done) },
+    ...lit(lie, NEXT, all.slice(done, done + coming)),
+    ...lit(lie, LATEST, all.slice(Math.max(done - 1, 0), done)),
+  ]
+}
+
+function lit({ written: _, more: __, ...lie }: Lie, as: string, items: Lie["front"]): Lie[] {
+  if (items.length === 0) return []
+  return [{ ...lie, materials: [as], front: items.map((item) => ({ ...item, colour: 0 })), back: [] }]
+}

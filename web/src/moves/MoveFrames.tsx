@@ -10,6 +10,8 @@ import { FramePicture } from "./FramePicture"
 /** Milliseconds that a frame is looked at while it plays. */
 const EACH = 2800
 
+const LARGE = "text-3xl sm:grid-cols-[minmax(0,23rem)_minmax(0,1fr)] sm:gap-x-8"
+
 /** A step, as far as its moves show it. */
 export type Shown = Pick<Step, "move" | "move_says" | "moves" | "of" | "shows">
 
@@ -18,10 +20,12 @@ interface Props {
   materials: Material[]
   /** All sentences in sight, and nothing plays. */
   still?: boolean
+  /** To be seen from across a room. */
+  large?: boolean
 }
 
 /** How the hands go in a step, move by move, with its measures and in its colours. */
-export function MoveFrames({ step, materials, still = false }: Props) {
+export function MoveFrames({ step, materials, still = false, large = false }: Props) {
   const all = step.moves ?? [step.move]
   const [chosen, choose] = useState(all[0]!)
   const { data: move } = useQuery(moveQuery(all.includes(chosen) ? chosen : all[0]!))
@@ -32,7 +36,7 @@ export function MoveFrames({ step, materials, still = false }: Props) {
         {move?.says ?? step.move_says}
         {all.length > 1 && <Others all={all} chosen={move?.key} onChoose={choose} />}
       </figcaption>
-      {move && <Row key={move.key} move={move} measures={step.shows} colours={colours} still={still} />}
+      {move && <Row key={move.key} move={move} measures={step.shows} colours={colours} still={still} large={large} />}
     </figure>
   )
 }
@@ -63,10 +67,11 @@ interface RowProps {
   measures?: Record<string, string>
   colours: string[]
   still: boolean
+  large: boolean
 }
 
 /** Its frames in a row. They are played slowly, until one is touched; that one stays. */
-function Row({ move, measures, colours, still }: RowProps) {
+function Row({ move, measures, colours, still, large }: RowProps) {
   const [current, setCurrent] = useState(0)
   const [playing, setPlaying] = useState(
     () => !still && !window.matchMedia("(prefers-reduced-motion: reduce)").matches,
@@ -85,15 +90,15 @@ function Row({ move, measures, colours, still }: RowProps) {
   const pictures = { measures, colours }
   if (still) return <Still move={move} {...pictures} />
   return (
-    <div className="grid gap-x-4 sm:grid-cols-[minmax(0,13rem)_minmax(0,1fr)]">
+    <div className={`grid gap-x-4 ${large ? LARGE : "sm:grid-cols-[minmax(0,13rem)_minmax(0,1fr)]"}`}>
       <div className="border-t-2 border-primary">
         <FramePicture frame={frame} {...pictures} />
       </div>
       <div className="flex min-w-0 flex-col justify-between">
-        <Sentence number={current + 1} says={filled(frame.says, measures)} />
+        <Sentence number={current + 1} says={filled(frame.says, measures)} large={large} />
         <ol className="flex gap-1">
           {move.frames.map((each, index) => (
-            <li key={each.says} className="min-w-0 max-w-20 flex-1">
+            <li key={each.says} className={`min-w-0 flex-1 ${large ? "max-w-32" : "max-w-20"}`}>
               <button
                 type="button"
                 aria-label={`${index + 1}. ${filled(each.says, measures)}`}
@@ -112,7 +117,7 @@ function Row({ move, measures, colours, still }: RowProps) {
 }
 
 /** All of them, each with what it says. */
-function Still({ move, measures, colours }: Omit<RowProps, "still">) {
+function Still({ move, measures, colours }: Omit<RowProps, "still" | "large">) {
   return (
     <ol className="grid grid-cols-[repeat(auto-fit,minmax(9rem,1fr))] gap-4">
       {move.frames.map((frame, index) => (
@@ -126,9 +131,9 @@ function Still({ move, measures, colours }: Omit<RowProps, "still">) {
 }
 
 /** What the hands do in a frame. */
-function Sentence({ number, says }: { number: number; says: string }) {
+function Sentence({ number, says, large = false }: { number: number; says: string; large?: boolean }) {
   return (
-    <p className="text-lg leading-snug">
+    <p className={`leading-snug ${large ? "" : "text-lg"}`}>
       <b>{number}</b> <Prose>{says}</Prose>
     </p>
   )

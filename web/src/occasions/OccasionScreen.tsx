@@ -139,6 +139,9 @@ function Files({ id, dated }: { id: number; dated: boolean }) {
       <a className="btn" href={`${path}/sheet.pdf`} download>
         PDF
       </a>
+      <a className="btn" href={`${path}/class.pdf`} download>
+        Class cards
+      </a>
       <a className="btn" href={`${path}/sheet.csv`} download>
         CSV
       </a>

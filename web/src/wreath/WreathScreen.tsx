@@ -170,6 +170,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
           sizing={stage === "form" && maker ? sizingOf(about, problems, measuring) : undefined}
           plan={stage === "cover" && problems.length === 0 ? plan : undefined}
           placing={placing}
+          wreath={id}
         />
       ) : (
         <div className={`rounded border border-base-300 bg-base-200 p-6 text-quiet ${ROOM}`}>

@@ -76,8 +76,8 @@ module Lantern
           # Pliers, their jaws at a place.
           def pliers(x, y, degrees = -40)
             [1, -1].each do |side|
-              area(put("M0 0 L14 #{5 * side} Q20 #{4 * side} 26 #{2 * side} L52 #{12 * side} L52 #{6 * side} L24 0 Z", x,
-                y, degrees), :metal, edge: 1)
+              jaw = "M0 0 L14 #{5 * side} Q20 #{4 * side} 26 #{2 * side} L52 #{12 * side} L52 #{6 * side} L24 0 Z"
+              area(put(jaw, x, y, degrees), :metal, edge: 1)
             end
             circle(*put_place(21, 0, x, y, degrees), 2.4, :ink, edge: 0)
           end
