@@ -12,6 +12,7 @@ RSpec.describe "Questions", :api, :store do
     case question.answers
     when "Units" then {plan: document, to: "cm"}
     when "Backwards" then {plan: document, layer: 0}
+    when "Practice" then {plan: document, layer: document["layers"][0]["id"], seconds: 4}
     when "OnDoor" then {plan: document, place: {units: "in", wide: 36}}
     when "Occasion" then {format: "crisp-lantern/occasion", version: 1, units: "in", plans: [document]}
     else document

@@ -12,6 +12,7 @@ module Lantern
       counts :pieces, :strips_to_cut
       hands :knot
       shows tail: :tail
+      practised take_up: "Your knots take up %s, not %s", pitch: "A knot of yours covers %s, not %s"
       laid :knot
 
       spread 0.07 # from memory

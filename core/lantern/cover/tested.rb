@@ -8,6 +8,7 @@ module Lantern
       # What a covering with a test piece can say of it.
       module Declaring
         def tested_by(help)
+          practised length_per_turn: "One of yours takes %s, not %s"
           option :test_piece, :record, label: "Test piece", help:, fields: [
             Plan::Field::Count.new(:turns, most: 200, label: "Turns you wound"),
             Plan::Field::Length.new(:took, label: "What they took"),

@@ -89,6 +89,16 @@ module Lantern
         (inherited_from(:shows) || {}).merge(@shows || {})
       end
 
+      # Declares what a test piece of it tells, as it is said: by the figures that it replaces.
+      #
+      #   practised take_up: "Your knots take up %s, not %s"
+      #
+      # @return [Hash{Symbol=>String}]
+      def practised(**says)
+        @practised = says if says.any?
+        @practised || inherited_from(:practised) || {}
+      end
+
       # Declares the kinds of lie that its pieces lie in.
       # @return [Array<Class>]
       def laid(*kinds)

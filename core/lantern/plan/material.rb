@@ -6,7 +6,7 @@ module Lantern
     # Lengths in inches, prices exact. `kind` is the key of its {Kind}.
     Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :repeat,
       :picture, :picture_width, :wired,
-      :sheer, :directional, :lost_edge, :sort, :put_on_with, :offers, :on_hand, :notes) do
+      :sheer, :directional, :lost_edge, :sort, :put_on_with, :offers, :on_hand, :notes, :tried) do
       # @return [Boolean] whether it is cut from a roll or package, by length
       def lengthwise? = Kind.fetch(kind).lengthwise?
 
@@ -25,6 +25,15 @@ module Lantern
         plain: "Plain", twist: "Twisted", herringbone: "Herringbone", weave: "Open weave", check: "Check",
         stripe: "Stripe", dot: "Dots", lace: "Lace", net: "Net"
       }.freeze
+
+      # What somebody found who practised a covering with it: the covering's own test piece, its lengths as texts with
+      # their units, and seconds for one.
+      TRIED = Field::Record.new(:try, label: "A try", fields: [
+        Field::Text.new(:method, required: true, most: 60, label: "Method"),
+        Field::Anything.new(:test_piece),
+        Field::Number.new(:seconds, least: 0.1, most: 36_000.0, label: "Seconds for one"),
+        Field::Day.new(:on, label: "On")
+      ])
 
       class << self
         # Reads one material on its own, as the stash keeps it.
@@ -60,7 +69,8 @@ module Lantern
             Field::Choice.new(:texture, choices: TEXTURES, label: "Texture"),
             Field::Length.new(:repeat, most: 24, label: "Its pattern repeats every",
               help: "From one stripe, check or dot to the next."),
-            Field::Text.new(:notes, most: 2000, blank: true, label: "Notes")
+            Field::Text.new(:notes, most: 2000, blank: true, label: "Notes"),
+            Field::List.new(:tried, of: TRIED, most: 30, label: "Tried")
           ]
         end
 

@@ -97,7 +97,8 @@ export function MaterialForm({ stashed, units, kinds, others, onClose }: Props) 
           .filter((field) => field.name !== "id" && field.kind !== "list")
           .map((field) => control(field, field.name))}
         {fields
-          .filter((field) => field.kind === "list")
+          // What was tried with it is practised, not typed.
+          .filter((field) => field.kind === "list" && field.name !== "tried")
           .map((list) => (
             <Entries
               key={`${draft.kind ?? ""}.${list.name}`}

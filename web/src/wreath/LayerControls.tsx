@@ -15,6 +15,7 @@ import { ofAdvice, ofFinding } from "./judgements"
 import { namesOf, withMaterials } from "./layers"
 import { MaterialRow, Mix, MoreColours } from "./LayerMaterials"
 import { Pace } from "./Pace"
+import { PractiseIt } from "./PractiseIt"
 import { PartOfWay } from "./PartOfWay"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
@@ -68,6 +69,7 @@ export function LayerControls(props: Props) {
       <Materials {...controls} />
       <Allowance plan={plan} layer={layer} onChange={onChange} />
       <Pace plan={plan} layer={layer} onChange={onChange} />
+      <PractiseIt plan={plan} layer={layer} covering={covering} />
       {shown && worked && <Judgements {...controls} shown={shown} worked={worked} />}
       <PartOfWay
         {...controls}

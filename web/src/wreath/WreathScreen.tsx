@@ -29,6 +29,7 @@ import { useWreath } from "./useWreath"
 import { Problem } from "../pieces/Problem"
 import { stateOf } from "../wreaths/listing"
 
+const PracticeView = lazy(async () => ({ default: (await import("../practice/PracticeView")).PracticeView }))
 const DoorView = lazy(async () => ({ default: (await import("../door/DoorView")).DoorView }))
 const CoveringsView = lazy(async () => ({ default: (await import("../coverings/CoveringsView")).CoveringsView }))
 
@@ -108,13 +109,17 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
           </ForMakers>
           <Cord
             stages={declarations.stages}
-            current={stage === "coverings" ? "cover" : stage}
+            current={["coverings", "practice"].includes(stage) ? "cover" : stage}
             settled={problems.length > 0 ? undefined : worked?.stages}
             made={wreath.bench.made > 0}
           />
           {stage === "door" && worked ? (
             <Suspense fallback={<p className="p-6 text-quiet">Going to the door…</p>}>
               <DoorView id={id} plan={plan} worked={worked} onChange={wreath.change} />
+            </Suspense>
+          ) : stage === "practice" && worked ? (
+            <Suspense fallback={<p className="p-6 text-quiet">Laying out the practice…</p>}>
+              <PracticeView plan={plan} worked={worked} declarations={declarations} onChange={wreath.change} />
             </Suspense>
           ) : stage === "coverings" && maker ? (
             <Suspense fallback={<p className="p-6 text-quiet">Working out every covering…</p>}>
