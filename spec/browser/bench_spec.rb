@@ -41,6 +41,19 @@ RSpec.describe "The bench on the screen", :browser, :store do
     end
   end
 
+  it "plays how the hands go, and stands still for whoever wants nothing to move" do
+    id = at_the_bench("Door 14, undyed rope")
+    expect(page).to have_css("figure [data-playing=true]")
+    page.driver.browser.page.command("Emulation.setEmulatedMedia",
+      features: [{name: "prefers-reduced-motion", value: "reduce"}])
+    visit "/wreaths/#{id}/bench"
+    expect(page).to have_css("figure [data-playing=false]")
+    find("figure li:last-child button").click
+    expect(page).to have_css("figure li:last-child [aria-current=step]")
+  ensure
+    page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [])
+  end
+
   it "takes an empty plan to a page of the notebook, by keyboard alone" do
     visit "/"
     expect(page).to have_css("h2 a", text: "Door 7, rope ring")

@@ -55,7 +55,7 @@ module Lantern
       def timed? = @seconds && planned && !@clicked
 
       # Seconds for one, whatever was learned before.
-      def planned = @planned ||= step(@before)&.then { _1.minutes / @before.layers[@index].pace / _1.count * 60 }
+      def planned = @planned ||= step(@before)&.then { _1.minutes / @before.layers[@index].pace / number(_1) * 60 }
 
       def paces
         others = Array(@plan["paces"]).reject { _1["method"] == @method }
@@ -65,11 +65,13 @@ module Lantern
 
       def after = @after ||= Work.read(taken_up, cache: @cache)
 
-      # The step of the layer that counts what is practised.
+      # The step of the layer that counts what is practised, or else the longest: that of a bow makes one.
       def step(work)
-        layer = work.layers[@index]
-        layer.course.select(&:count).max_by { _1.minutes }
+        course = work.layers[@index].course
+        (course.any?(&:count) ? course.select(&:count) : course).max_by(&:minutes)
       end
+
+      def number(step) = step.count || 1
 
       def says
         found = direct
@@ -91,7 +93,7 @@ module Lantern
       def consequences = [*count_changed, *length_changed, *packages_changed]
 
       def count_changed
-        was, is = [@before, after].map { step(_1)&.count.to_i }
+        was, is = [@before, after].map { |work| step(work)&.then { number(_1) }.to_i }
         return if was == is
         unit = step(after).unit
         "#{(is - was).abs} #{unit ? unit.word((is - was).abs) : "pieces"} #{(is < was) ? "fewer" : "more"}"
@@ -114,9 +116,9 @@ module Lantern
       def timed
         return ["So fast are no hands: the time is left out."] if @clicked
         return [] unless timed?
-        planned = (step(@before).minutes / step(@before).count * 60).round
+        planned = (step(@before).minutes / number(step(@before)) * 60).round
         by = (after.course.minutes - @before.course.minutes).round
-        one = step(after).unit&.one || "one"
+        one = step(after).unit&.one || @before.layers[@index].class.title.downcase
         return ["One #{one} in #{@seconds.round} s, as planned."] if by.zero?
         longer = by.positive? ? "more" : "less"
         ["One #{one} in #{@seconds.round} s, not #{planned}: #{by.abs} min #{longer} at the bench."]

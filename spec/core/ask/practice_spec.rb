@@ -34,6 +34,14 @@ RSpec.describe Lantern::Ask::Practice do
     expect(clicked["tried"]).not_to include "seconds"
   end
 
+  it "times one bow, where a step counts nothing" do
+    plan = plan(materials: stash, layers: [layer("bow", "tape", id: "bow")])
+    made = ->(document) { Lantern.work(document)["steps"].find { _1["id"] == "bow.make" }["minutes"] }
+    answer = practised(plan, layer: "bow", seconds: 2 * 60 * made.call(plan))
+    expect(made.call(answer["plan"])).to be_within(0.2).of(2 * made.call(plan))
+    expect(answer["says"]).to match [/\AOne bow in \d+ s, not \d+: \d+ min more at the bench\.\z/]
+  end
+
   it "says what is wrong where it is, and means the same in both units" do
     expect { practised(knots, layer: "none", seconds: 3) }.to raise_error(Lantern::Plan::Refused, /no such layer/)
     expect { practised(knots, layer: "knots") }.to raise_error(Lantern::Plan::Refused, /Nothing was measured/)

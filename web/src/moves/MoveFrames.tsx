@@ -91,7 +91,7 @@ function Row({ move, measures, colours, still, large }: RowProps) {
   if (still) return <Still move={move} {...pictures} />
   return (
     <div className={`grid gap-x-4 ${large ? LARGE : "sm:grid-cols-[minmax(0,13rem)_minmax(0,1fr)]"}`}>
-      <div className="border-t-2 border-primary">
+      <div className="border-t-2 border-primary" data-playing={playing}>
         <FramePicture frame={frame} {...pictures} />
       </div>
       <div className="flex min-w-0 flex-col justify-between">

@@ -24,7 +24,11 @@ export function PracticeView(props: Props) {
   const [asked] = useSearchParams()
   const layer = props.plan.layers?.find(({ id }) => id === asked.get("layer"))
   const steps = props.worked.steps.filter((step) => step.layer === layer?.id)
-  const step = steps.filter(({ count }) => count !== undefined).at(0) ?? steps[0]
+  const counted = steps.filter(({ count }) => count !== undefined)
+  const step = (counted.length > 0 ? counted : steps).reduce<Step | undefined>(
+    (longest, each) => (longest && longest.minutes >= each.minutes ? longest : each),
+    undefined,
+  )
   if (!layer || !step) {
     return (
       <p className="p-6">
@@ -74,9 +78,12 @@ function Practised({ plan, worked, declarations, onChange, layer, step }: Props 
           </p>
         </section>
         <section aria-label="What you find">
-          {step.count !== undefined && (
-            <Timed some={SOME} one={step.unit_one ?? "one"} many={step.unit ?? "of them"} onSeconds={setSeconds} />
-          )}
+          <Timed
+            some={step.count === undefined ? 1 : SOME}
+            one={step.unit_one ?? covering?.title.toLowerCase() ?? "one"}
+            many={step.unit ?? ""}
+            onSeconds={setSeconds}
+          />
           {seconds !== undefined && (
             <p className="py-2">
               {Math.round(seconds)} seconds for one.{" "}

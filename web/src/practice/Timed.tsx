@@ -34,7 +34,7 @@ export function Timed({ some, one, many, onSeconds }: Props) {
   return (
     <div className="flex flex-wrap items-center gap-4 py-2">
       <button type="button" className={`btn btn-lg min-w-48 ${running ? "btn-primary" : ""}`} onClick={press}>
-        {running ? `One ${one} done` : `Time ${some} ${many}`}
+        {running ? `One ${one} done` : some === 1 ? `Time one ${one}` : `Time ${some} ${many}`}
       </button>
       <span className="text-2xl tabular-nums" role="timer" aria-label="Made, and seconds">
         {done} of {some} · {Math.floor(passed)} s
