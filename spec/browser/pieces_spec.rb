@@ -33,4 +33,30 @@ RSpec.describe "A piece, on the screen", :browser, :store do
     expect(page).to have_text("a ring 5 in long laid flat: 11 in")
     expect(@actions).to be <= 8
   end
+
+  it "has its parts moved into order by keys, and is tied with something of the stash" do
+    id = RealStore.store.wreaths.all.find { _1["name"].include?("Door 17") }["id"]
+    piece = -> { RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["method"] == "piece" } }
+    kept = ->(&found) { page.document.synchronize(10) { found.call || raise(Capybara::ElementNotFound) } }
+    visit "/wreaths/#{id}/trim"
+    click_on "Add a part"
+    within(part(2)) { select "Tube, rolled", from: "Becomes" }
+    kept.call { piece.call["parts"].map { _1["as"] } == %w[strip tube] }
+    grip = find_button("Move part 2")
+    grip.send_keys(:space)
+    expect(page).to have_css("[aria-live]", text: "part 2 is taken up: 2 of 2.", visible: :all)
+    grip.send_keys(:up)
+    expect(page).to have_css("[aria-live]", text: "part 2 comes to 1 of 2.", visible: :all)
+    grip.send_keys(:space)
+    kept.call { piece.call["parts"].map { _1["as"] } == %w[tube strip] }
+    select "Something of the stash…", from: "What ties it"
+    within(".row", text: "What ties it", match: :first) do
+      select "Marigold herringbone tape", from: "Of"
+      fill_in "How long, of one piece", with: "9 in"
+    end
+    kept.call { piece.call["tie"]&.values_at("material", "length") == ["tape", "9 in"] }
+    expect(page).to be_axe_clean
+    select "Glue", from: "What ties it"
+    kept.call { piece.call["tie"] == "glue" }
+  end
 end

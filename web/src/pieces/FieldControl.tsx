@@ -31,7 +31,9 @@ export function FieldControl(props: Props) {
   const help = field.help ?? (field.default_says && `Left empty: ${field.default_says}.`)
   return (
     <Field label={field.label} help={help} problem={problem} place={place}>
-      {field.kind === "choice" && field.choices ? (
+      {field.kind === "choice" && field.fields ? (
+        <EitherControl {...props} />
+      ) : field.kind === "choice" && field.choices ? (
         <ChoiceControl {...props} />
       ) : (
         (labelled) => <Control {...props} labelled={labelled} />
@@ -209,6 +211,45 @@ function ChoiceControl({ field, place, value, fallback, onChange }: Props) {
           onChange={(event) => onChange(event.target.value || OTHER)}
         />
       )}
+    </span>
+  )
+}
+
+/** One of a few words, or more about it in fields of its own. */
+function EitherControl(props: Props) {
+  const { field, place, value, fallback, onChange } = props
+  const said = typeof value === "object" && value !== null ? (value as Record<string, unknown>) : undefined
+  const change = (name: string, next: unknown) => {
+    const { [name]: _, ...rest } = said ?? {}
+    onChange(next === undefined ? rest : { ...rest, [name]: next })
+  }
+  return (
+    <span className="block min-w-0">
+      <span className="block text-right">
+        <Select
+          id={`${place}.kind`}
+          label={field.label}
+          value={said ? OTHER : String(value ?? "")}
+          none={field.choices?.find((choice) => choice.value === fallback)?.says ?? "As is usual"}
+          choices={[...(field.choices ?? []), { value: OTHER, says: "Something of the stash…" }]}
+          onChange={(next) => onChange(next === OTHER ? {} : next)}
+        />
+      </span>
+      {said &&
+        field.fields?.map((each) => (
+          <FieldControl
+            key={each.name}
+            {...props}
+            field={each}
+            place={`${place}.${each.name}`}
+            value={said[each.name]}
+            understood={undefined}
+            fallback={undefined}
+            problem={undefined}
+            onAdd={undefined}
+            onChange={(next) => change(each.name, next)}
+          />
+        ))}
     </span>
   )
 }
