@@ -248,7 +248,7 @@ module Lantern
     end
 
     # Those whose colours the frames of its moves have.
-    def shown_materials = materials
+    def shown_materials = (materials + others).uniq
 
     # What of its measures the frames of some moves show, as it is said.
     def shown(moves, besides)
