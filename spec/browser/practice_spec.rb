@@ -22,7 +22,7 @@ RSpec.describe "Practising on one's own material", :browser, :store do
     fill_in "Cut length of the one you tied", with: "12 in"
     expect(page).to have_css("[role=alert]", text: "both")
     fill_in "Its two tails together", with: "4 1/2 in"
-    expect(page).to have_css("[aria-label='What it changes'] li", text: /Your knots take up 2.*1.4.* in, not 1.*3.4.* in/)
+    expect(page).to have_css("[aria-label='What it changes'] li", text: /knots take up 2.*1.4.* in, not 1.*3.4.* in/)
     expect(page).to be_axe_clean
     click_on "Time 5 strips"
     5.times { click_on "One strip done" }

@@ -79,7 +79,7 @@ RSpec.describe "A picture that is its plan", :browser, :store do
     card = RealStore.answers.call(:pattern_card, plan, "letter", {}, address)
     pages = Vips::Image.pdfload_buffer(card, n: -1, dpi: 300).flatten(background: 255).colourspace(:srgb)
     high = pages.height / pages.get("n-pages")
-    last = pages.crop(0, pages.height - high, pages.width, high / 2)
+    last = pages.crop(0, pages.height - high, pages.width, high)
     photo = last.similarity(angle: 3, background: [120]).gaussblur(0.6)
     visit "/"
     attach_file field, file(["card", ".jpg"], photo.jpegsave_buffer(Q: 85))

@@ -4,9 +4,6 @@ module Lantern
   module Draw
     # A wreath being made, from the bare form on, piece by piece in the order of its steps: what of its drawing lies
     # where it lies after so many. The screens go by the same rules; both are held to one fixture.
-    #
-    #   made = Draw::BeingMade.new(worked)
-    #   made.at(made.last)["layers"] == worked["drawing"]["layers"]   # => true
     class BeingMade
       # What was laid last, and what comes next, as materials of their own.
       LATEST, NEXT = "·latest", "·next"

@@ -70,7 +70,7 @@ module Server
           # Lines of JSON: how many frames are done, of how many, and in the last one the film, or why there is none.
           get "/api/wreaths/:id/film" do
             plan = store.wreaths.find(id)["plan"]
-            photos, format = store.pictures.of(plan), params["format"]
+            photos, format = store.pictures.of(plan), params.fetch("format", "webp")
             content_type "application/x-ndjson"
             stream do |out|
               film = asked(:film, plan, photos, format, params["step"]) { out << "#{JSON.generate(_1)}\n" }
