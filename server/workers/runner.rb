@@ -24,13 +24,18 @@ module Server
     # What is only asked takes its turn; what belongs to a save or a count never waits for it.
     IN_TURN = %i[work advised].freeze
 
+    # What takes a worker for long: one at a time, so that everybody else finds a worker.
+    LONG = %i[film class_pdf].freeze
+
     # @return [Turns] of what is worked out where it arrives
     attr_reader :turns
 
     # @param aside [WorkerPool, nil] nil where there are no workers: then everything is answered where it arrives
     # @param within [Hash{Symbol=>Numeric}] other times than {WITHIN}, in seconds
-    def initialize(pool = nil, within: {})
-      @pool, @within = pool, WITHIN.merge(within)
+    # @param patience [Numeric] seconds for which what takes long waits for its turn
+    def initialize(pool = nil, within: {}, patience: WorkerPool::PATIENCE)
+      @pool, @within, @patience = pool, WITHIN.merge(within), patience
+      @lock, @free, @long_here = Mutex.new, ConditionVariable.new, false
       @within.default = within.default || WITHIN.default
       @turns = Turns.new
     end
@@ -43,6 +48,7 @@ module Server
     def call(task, *given, asker: nil, &progress)
       aside = -> { @pool.call(task, *given, within: @within[task], asker:, &progress) }
       return WorkerPool::Tasks.call(task, *given, &progress) if @pool.nil?
+      return one_long(&aside) if LONG.include?(task)
       return aside.call unless here?(task, given.first)
       return WorkerPool::Tasks.call(task, *given) unless IN_TURN.include?(task)
       @turns.take(aside:) { WorkerPool::Tasks.call(task, *given) }
@@ -71,6 +77,29 @@ module Server
     end
 
     private
+
+    # @raise [WorkerPool::Busy] when another takes too long
+    def one_long
+      begin_long
+      begin
+        yield
+      ensure
+        @lock.synchronize { @long_here = false }
+        @free.signal
+      end
+    end
+
+    def begin_long
+      given_up = Process.clock_gettime(Process::CLOCK_MONOTONIC) + @patience
+      @lock.synchronize do
+        while @long_here
+          rest = given_up - Process.clock_gettime(Process::CLOCK_MONOTONIC)
+          raise WorkerPool::Busy if rest <= 0
+          @free.wait(@lock, rest)
+        end
+        @long_here = true
+      end
+    end
 
     def here?(task, document) = ONE_PLAN.include?(task) && Weight.new(document).small?
   end

@@ -57,6 +57,18 @@ RSpec.describe Server::WorkerPool do
     expect { waiting.value }.to raise_error(described_class::Gone)
   end
 
+  it "is held by one film at a time, which says how far it is, while others are answered" do
+    runner = Server::TaskRunner.new(aside, within: {film: 60}, patience: 0)
+    woven, told = example_plan("door-2-woven"), Queue.new
+    film = Thread.new { runner.call(:film, woven, {}, "webp") { told << _1 } }
+    expect(told.pop).to match("done" => be_positive, "of" => be_between(100, 200))
+    expect { runner.call(:film, woven, {}, "gif") }.to raise_error(described_class::Busy)
+    expect(runner.call(:cut_sheet_pdf, small, "a4")).to start_with("%PDF")
+    expect(film).to be_alive
+    expect(film.value).to start_with("RIFF")
+    expect(runner.call(:film, small, {}, "gif", "base.coil")).to start_with("GIF8")
+  end
+
   it "says that it is busy when too many wait, and every one of the others has its turn" do
     outcomes = Array.new(8) { asking }.map { outcome(_1) }
     expect(outcomes.tally.keys).to contain_exactly(described_class::Busy, described_class::Overdue)
