@@ -1,6 +1,6 @@
 import type { Drawing, Material, Step } from "../keep/client"
 import { Covered } from "../drawing/Covered"
-import { LATEST, laidAt, NEXT } from "../drawing/moments"
+import { inParts, LATEST, laidAt, NEXT } from "../drawing/moments"
 
 interface Props {
   drawing: Drawing
@@ -22,7 +22,17 @@ export function Progress({ drawing, materials, steps, current, counts, label }: 
     id: NEXT,
     colour: "color-mix(in oklab, var(--color-primary) 35%, transparent)",
   }
-  const made = { ...drawing, layers: drawing.layers.flatMap((lie) => laidAt(lie, steps, { current, counts })) }
+  const moment = { current, counts }
+  const made = {
+    ...drawing,
+    layers: drawing.layers.flatMap((lie) =>
+      laidAt(lie, steps, moment).flatMap((part) =>
+        part.materials === lie.materials && part.front.length < lie.front.length
+          ? inParts(lie, part.front.length)
+          : [part],
+      ),
+    ),
+  }
   return (
     <svg
       viewBox={[left - pad, top - pad, right - left + 2 * pad, bottom - top + 2 * pad].join(" ")}

@@ -27,11 +27,11 @@ export const Covered = memo(function Covered({ drawing, materials, side, pointed
   if (!declarations) return null
   const { lies, textures } = declarations
   const coating = drawing.layers.findLast(({ kind, layer }) => lookOf(lies, kind).coat && !hidden.includes(layer))
-  const shown = drawing.layers.map((lie, index) => ({ lie, index })).filter(({ lie }) => !hidden.includes(lie.layer))
+  const shown = named(drawing.layers).filter(({ lie }) => !hidden.includes(lie.layer))
   const layer = (which: "front" | "back", seenThrough: boolean) =>
-    shown.map(({ lie, index }) => (
+    shown.map(({ lie, index, name }) => (
       <g
-        key={`${lie.layer} ${lie.key}`}
+        key={name}
         className="transition-opacity duration-150"
         data-lie={lie.key}
         opacity={pointed === undefined || pointed === index ? 1 : 0.22}
@@ -58,6 +58,17 @@ export const Covered = memo(function Covered({ drawing, materials, side, pointed
     </g>
   )
 })
+
+/** Each with its place, and a name of its own that stays while others come and go; a lie may be there in parts. */
+function named(lies: Lie[]) {
+  const before = new Map<string, number>()
+  return lies.map((lie, index) => {
+    const name = `${lie.layer} ${lie.key}`
+    const number = before.get(name) ?? 0
+    before.set(name, number + 1)
+    return { lie, index, name: `${name} ${number}` }
+  })
+}
 
 /** A kind that does not say how it looks is a fault, not an empty drawing. */
 function lookOf(lies: Record<string, Look>, kind: string): Look {

@@ -1,7 +1,7 @@
 import { expect, it } from "vitest"
 import type { Step } from "../keep/client"
 import fixture from "../../../spec/support/moments.json"
-import { laidAt, lastMoment, momentAt, momentOf } from "./moments"
+import { inParts, laidAt, lastMoment, momentAt, momentOf } from "./moments"
 
 const step = (id: string, count?: number) => ({ id, count }) as Step
 const steps = [step("ready"), step("coil", 3), step("check"), step("bow", 2)]
@@ -59,4 +59,19 @@ it.each(fixtures as Fixture[])("lays the pieces of $name as the film does", ({ l
       ]),
     ).toEqual(said)
   }
+})
+
+it("keeps the parts that are whole, so that only what grows is drawn anew", () => {
+  const whole: unknown = {
+    layer: "a",
+    key: "coils",
+    front: Array.from({ length: 130 }, (_, i) => ({ points: [i], colour: 0 })),
+    back: [],
+  }
+  const lie = whole as Parameters<typeof inParts>[0]
+  const [one, two] = [inParts(lie, 100), inParts(lie, 101)]
+  expect(two[0]).toBe(one[0])
+  expect(two[1]).toBe(one[1])
+  expect(two.flatMap(({ front }) => front)).toEqual(lie.front.slice(0, 101))
+  expect(inParts(lie, 7).flatMap(({ front }) => front)).toEqual(lie.front.slice(0, 7))
 })

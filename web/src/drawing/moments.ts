@@ -50,6 +50,27 @@ export function laidAt(lie: Lie, steps: Step[], { current, counts }: Moment): Li
   return counted ? partOf(lie, counted.step, counts[counted.step.id] ?? 0) : [lie]
 }
 
+/** So many pieces are drawn together, and not anew while others come. */
+const TOGETHER = 48
+const chunks = new WeakMap<Lie, Lie[]>()
+
+const slice = (lie: Lie, from: number, to: number): Lie => ({
+  ...lie,
+  front: lie.front.slice(from, to),
+  back: lie.back.slice(from, to),
+  written: lie.written?.slice(from, to),
+})
+
+/** What of a lie is there, in parts; those that are whole are the same each time, and not drawn anew. */
+export function inParts(lie: Lie, done: number): Lie[] {
+  if (done <= TOGETHER) return [slice(lie, 0, done)]
+  const whole = Math.floor(done / TOGETHER)
+  const kept = chunks.get(lie) ?? []
+  for (let i = kept.length; i < whole; i += 1) kept.push(slice(lie, i * TOGETHER, (i + 1) * TOGETHER))
+  chunks.set(lie, kept)
+  return [...kept.slice(0, whole), ...(done > whole * TOGETHER ? [slice(lie, whole * TOGETHER, done)] : [])]
+}
+
 function partOf(lie: Lie, step: Step, count: number): Lie[] {
   const all = lie.front
   const done = Math.min(Math.round((count / (step.count ?? 1)) * all.length), all.length)
