@@ -254,7 +254,7 @@ module Lantern
     def shown(moves, besides)
       moves.flat_map(&:measures).uniq.filter_map { |key|
         value = besides.fetch(key.to_sym) { self.class.shows[key.to_sym]&.then { |name| public_send(name) } }
-        next if value.nil? || value == 0
+        next if value.nil? || (value.is_a?(Numeric) && !value.positive?)
         [key, (value.is_a?(Numeric) && !value.is_a?(Integer)) ? text(value) : value.to_s]
       }.to_h
     end

@@ -193,6 +193,8 @@ module Server
 
       def take(document, row, units)
         return add(document, units) && "added" unless row
+        # What was found by practising stands in no row of a file.
+        document = JSON.parse(row[:document]).slice("tried").merge(document)
         before = in_units(row, row[:stock], units)
         return "same" if same?(before, document, units)
         change(row[:id], row[:version], document, units)

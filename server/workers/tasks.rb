@@ -168,11 +168,13 @@ module Server
         # What a teacher prints of an occasion.
         # @param photos [Array<Hash>] of every plan's materials, as data addresses
         def class_pdf(document, photos, paper)
+          # What keeps a wreath from being worked is said by the wreath's name here, and by nothing of its plan's own.
+          together = Lantern::Ask::Occasion.work(document)
           cards = document["plans"].zip(photos).map do |plan, pictures|
             worked = Lantern.work(plan)
             Export::PatternCard.new(worked, Svg::Picture.new(worked, plan["materials"] || [], pictures))
           end
-          Export::ClassCards.new(Lantern::Ask::Occasion.work(document), cards).pdf(paper)
+          Export::ClassCards.new(together, cards).pdf(paper)
         end
 
         # @param at [String] where problems are

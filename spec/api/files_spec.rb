@@ -65,6 +65,16 @@ RSpec.describe "Files in and out", :api, :store do
     expect(printed).not_to match(/\b1 (strips|rings)\b/)
   end
 
+  it "lose nothing that was found by practising, when they come in again" do
+    tried = [{"method" => "rope_coil", "test_piece" => {"turns" => 10, "took" => "80 in"}, "on" => "2026-12-01"}]
+    ask(:post, "/materials", {units: "in", material: rope(id: "yarn", tried:)})
+    text = fetch("/stash.csv").body
+    expect(take_in(text)).to include("same" => be_positive, "changed" => 0)
+    expect(take_in(text.sub("1.75", "1.80"))).to include("changed" => 1)
+    kept = ask(:get, "/materials")["materials"].find { _1["material"]["id"] == "yarn" }["material"]
+    expect(kept["tried"]).to eq tried
+  end
+
   it "keeps a tie's sort and an offer's shop through CSV, and takes in a file without them" do
     ties = {"id" => "ties", "kind" => "tie", "sort" => "cable", "name" => "Ties",
             "offers" => [{"count" => 50, "price" => "2.20", "shop" => "The corner"}]}

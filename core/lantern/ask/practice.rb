@@ -74,11 +74,10 @@ module Lantern
       def number(step) = step.count || 1
 
       def says
-        found = direct
-        changed = consequences
-        return [*found.map { "#{_1}." }, *timed] if changed.empty?
-        ["#{[*found, ("It is as it was" if found.empty?)].compact.join("; ")}: #{Measure::Words.list(changed,
-          last: "and")}.", *timed]
+        found, changed = direct.join("; "), Measure::Words.list(consequences, last: "and")
+        said = [found, changed].reject(&:empty?)
+        return timed if said.empty?
+        ["#{Measure::Words.sentence(said.join(": "))}.", *timed]
       end
 
       # What was measured against what was taken for it.
@@ -126,12 +125,18 @@ module Lantern
 
       # Its lengths carry their units, so that they mean the same in every plan.
       def tried
-        units = @before.plan.units
-        piece = @test_piece.transform_values { |value| value.is_a?(Numeric) ? "#{value} #{units}" : value }
-        counts = @before.layers[@index].class.options.find { _1.name == :test_piece }&.fields.to_a
-          .grep(Plan::Field::Count).map { _1.name.to_s }
-        piece = piece.merge(@test_piece.slice(*counts))
+        piece = @test_piece.to_h { |name, said| [name, lengths.include?(name) ? with_units(said) : said] }
         {"method" => @method, "test_piece" => (piece unless piece.empty?), "seconds" => (@seconds if timed?)}.compact
+      end
+
+      # @return [Array<String>] the names of a test piece's lengths
+      def lengths
+        @lengths ||= @before.layers[@index].class.options.find { _1.name == :test_piece }&.fields.to_a
+          .grep(Plan::Field::Length).map { _1.name.to_s }
+      end
+
+      def with_units(said)
+        Measure::Length.carries_units?(said.to_s) ? said : "#{said} #{@before.plan.units}"
       end
 
       def text(inches) = Measure::Length.text(inches, units: @before.plan.units)

@@ -3,10 +3,11 @@
 module Lantern
   module Place
     # One of the hand's moves: what it is called, how the hands go in four to six small pictures ({Frame}), what to look
-    # at before going on, and what can hurt. Each is declared in a file of its own, in {Moves}.
+    # at before going on, and what can hurt. Each is declared in a file of its own, in {Moves}. `measures` are the keys
+    # of those that its frames can show.
     #
     #   Move.fetch(:knot).frames.first.says   # => "The middle of the strip behind the bar, both ends towards you."
-    Move = Value.define(:key, :says, :look, :cautions, :tools, :ties, :frames)
+    Move = Value.define(:key, :says, :look, :cautions, :tools, :ties, :frames, :measures)
 
     class Move
       ALL = Registry.new("move of the hand")
@@ -27,7 +28,9 @@ module Lantern
             raise ArgumentError, "The move “#{key}” has #{frames.size} frames, not #{FRAMES.min} to #{FRAMES.max}."
           end
           cautions = cautions.map { Caution.fetch(_1) }.freeze
-          ALL.know(key, new(key:, says:, look:, cautions:, tools:, ties:, frames: frames.freeze))
+          # Asked for at every step of every plan.
+          measures = frames.flat_map(&:measures).uniq.freeze
+          ALL.know(key, new(key:, says:, look:, cautions:, tools:, ties:, frames: frames.freeze, measures:))
         end
 
         # @raise [Registry::Unknown]
@@ -48,9 +51,6 @@ module Lantern
         def frame(says, &drawn) = @all << Frame.new(says:, sketch: Sketch.new(&drawn))
       end
       private_constant :Frames
-
-      # @return [Array<String>] keys of the measures that its frames can show
-      def measures = frames.flat_map(&:measures).uniq
 
       # @return [Hash] for the API: what it is called
       def declare = {"key" => key.to_s, "says" => says}

@@ -53,7 +53,7 @@ RSpec.describe Lantern::Ask::Practice do
     answers = [knots, metric].map { practised(_1, layer: "knots", test_piece: piece) }
     takes = answers.map { Lantern.work(_1["plan"])["layers"][0]["figures"]["take_up"] }
     expect(takes[1]).to be_within(1e-3).of(takes[0] * 2.54)
-    number = practised(metric, layer: "knots", test_piece: {"cut" => 30, "tails" => 11, "strips" => 5, "covers" => 6})
+    number = practised(metric, layer: "knots", test_piece: {"cut" => 30, "tails" => "11", "strips" => 5, "covers" => 6})
     expect(number["tried"]["test_piece"]).to eq("cut" => "30 cm", "tails" => "11 cm", "strips" => 5, "covers" => "6 cm")
   end
 

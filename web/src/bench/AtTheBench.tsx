@@ -6,6 +6,7 @@ import { useIsMaker } from "../keep/queries"
 import { duration } from "../pieces/duration"
 import { Fold } from "../pieces/Fold"
 import { MoveFrames } from "../moves/MoveFrames"
+import { useMovesKept } from "../moves/useMovesKept"
 import { Prose } from "../pieces/Prose"
 import { Actions } from "./Actions"
 import { Counter } from "./Counter"
@@ -42,6 +43,7 @@ export function AtTheBench({ wreath, worked }: { wreath: Wreath; worked: WorkedP
   const { happen } = bench
   const voice = useSpokenCount(step, done)
   useWakeLock()
+  useMovesKept(steps)
   useSeconds(step.id, (seconds) => happen("time", step.id, seconds))
 
   const count = useCallback(

@@ -26,12 +26,21 @@ export async function filmOf(
   const answer = await fetch(`/api/wreaths/${id}/film?${asked}`, { headers: ownHeaders(), signal: left })
   let last: Line = {}
   for await (const line of linesOf(answer)) {
-    last = JSON.parse(line) as Line
+    last = lineOf(line)
     if (last.of) onProgress((last.done ?? 0) / last.of)
   }
   if (last.problems) throw new Refusal(last.problems)
   if (!last.film) throw new Error("The film broke off.")
   return `data:${last.type};base64,${last.film}`
+}
+
+/** What is no line of ours is nothing: somebody between has answered. */
+function lineOf(text: string): Line {
+  try {
+    return JSON.parse(text) as Line
+  } catch {
+    return {}
+  }
 }
 
 /** The lines of an answer as they arrive. */

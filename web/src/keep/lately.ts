@@ -1,4 +1,4 @@
-import { del, get, set, update } from "idb-keyval"
+import { del, get, keys, set, update } from "idb-keyval"
 import { atLeisure, dropWaiting } from "./atLeisure"
 import { isBusy, Refusal } from "./client"
 
@@ -56,13 +56,15 @@ const AWAY = [
 /** Nothing of it stays on a device that signs out or is shut out; what it did itself and could not send yet does. */
 export const forgetAll = async () => {
   dropWaiting()
-  const names = (await get<string[]>(INDEX)) ?? []
+  const names = [...((await get<string[]>(INDEX)) ?? []), ...(await keys()).filter((name) => isMove(String(name)))]
   await Promise.all([...names, ...ALWAYS, INDEX].map((name) => del(name)))
   if ("caches" in window) await Promise.all(["pictures", "sheets"].map((name) => caches.delete(name)))
 }
 
 /** What every screen needs is never the one that has to go. */
 const ALWAYS = ["account", "settings", "declarations", "notebook"]
+/** How the hands go is little, and no wreath has to go for it. */
+const isMove = (name: string) => name.startsWith("move ")
 
 /** Keeps what this device has made of something itself. */
 export function noteLately(name: string, answer: unknown) {
@@ -77,7 +79,7 @@ async function keep(name: string, answer: unknown) {
   // A device with no room, or that keeps nothing in private, does without.
   try {
     await set(name, answer)
-    if (ALWAYS.includes(name)) return
+    if (ALWAYS.includes(name) || isMove(name)) return
     let gone: string[] = []
     await update<string[]>(INDEX, (before = []) => {
       const names = [name, ...before.filter((each) => each !== name)]

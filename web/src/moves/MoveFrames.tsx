@@ -18,14 +18,12 @@ export type Shown = Pick<Step, "move" | "move_says" | "moves" | "of" | "shows">
 interface Props {
   step: Shown
   materials: Material[]
-  /** All sentences in sight, and nothing plays. */
-  still?: boolean
   /** To be seen from across a room. */
   large?: boolean
 }
 
 /** How the hands go in a step, move by move, with its measures and in its colours. */
-export function MoveFrames({ step, materials, still = false, large = false }: Props) {
+export function MoveFrames({ step, materials, large = false }: Props) {
   const all = step.moves ?? [step.move]
   const [chosen, choose] = useState(all[0]!)
   const { data: move } = useQuery(moveQuery(all.includes(chosen) ? chosen : all[0]!))
@@ -36,7 +34,7 @@ export function MoveFrames({ step, materials, still = false, large = false }: Pr
         {move?.says ?? step.move_says}
         {all.length > 1 && <Others all={all} chosen={move?.key} onChoose={choose} />}
       </figcaption>
-      {move && <Row key={move.key} move={move} measures={step.shows} colours={colours} still={still} large={large} />}
+      {move && <Row key={move.key} move={move} measures={step.shows} colours={colours} large={large} />}
     </figure>
   )
 }
@@ -66,16 +64,13 @@ interface RowProps {
   move: ShownMove
   measures?: Record<string, string>
   colours: string[]
-  still: boolean
   large: boolean
 }
 
 /** Its frames in a row. They are played slowly, until one is touched; that one stays. */
-function Row({ move, measures, colours, still, large }: RowProps) {
+function Row({ move, measures, colours, large }: RowProps) {
   const [current, setCurrent] = useState(0)
-  const [playing, setPlaying] = useState(
-    () => !still && !window.matchMedia("(prefers-reduced-motion: reduce)").matches,
-  )
+  const [playing, setPlaying] = useState(() => !window.matchMedia("(prefers-reduced-motion: reduce)").matches)
   const last = move.frames.length
   useEffect(() => {
     if (!playing) return
@@ -88,7 +83,6 @@ function Row({ move, measures, colours, still, large }: RowProps) {
   }
   const frame = move.frames[current]!
   const pictures = { measures, colours }
-  if (still) return <Still move={move} {...pictures} />
   return (
     <div className={`grid gap-x-4 ${large ? LARGE : "sm:grid-cols-[minmax(0,13rem)_minmax(0,1fr)]"}`}>
       <div className="border-t-2 border-primary" data-playing={playing}>
@@ -113,20 +107,6 @@ function Row({ move, measures, colours, still, large }: RowProps) {
         </ol>
       </div>
     </div>
-  )
-}
-
-/** All of them, each with what it says. */
-function Still({ move, measures, colours }: Omit<RowProps, "still" | "large">) {
-  return (
-    <ol className="grid grid-cols-[repeat(auto-fit,minmax(9rem,1fr))] gap-4">
-      {move.frames.map((frame, index) => (
-        <li key={frame.says} className="border-t-2 border-base-content">
-          <FramePicture frame={frame} measures={measures} colours={colours} />
-          <Sentence number={index + 1} says={filled(frame.says, measures)} />
-        </li>
-      ))}
-    </ol>
   )
 }
 

@@ -4,6 +4,7 @@ import { saysOf, type ChangePlan, type Declarations, type Plan, type Step, type 
 import { useQuestion } from "../keep/useQuestion"
 import { MoveFrames } from "../moves/MoveFrames"
 import { FieldControl } from "../pieces/FieldControl"
+import { OnlyMakers } from "../pieces/ForMakers"
 import { Problem } from "../pieces/Problem"
 import { Prose } from "../pieces/Prose"
 import { Timed } from "./Timed"
@@ -44,7 +45,17 @@ export function PracticeView(props: Props) {
 
 type Layer = NonNullable<Plan["layers"]>[number]
 
-function Practised({ plan, worked, declarations, onChange, layer, step }: Props & { layer: Layer; step: Step }) {
+/** The plan as it is now, but for what was practised: that is as another one has it. */
+function asIn(now: Plan, other: Plan, { id }: Layer): Plan {
+  const found = other.layers?.find((each) => each.id === id)
+  return {
+    ...now,
+    layers: now.layers?.map((each) => (each.id === id ? { ...each, test_piece: found?.test_piece } : each)),
+    paces: other.paces,
+  }
+}
+
+function Practised({ plan, declarations, onChange, layer, step }: Props & { layer: Layer; step: Step }) {
   const covering = declarations.coverings.find(({ method }) => method === layer.method)
   const measured = covering?.options.find(({ name }) => name === "test_piece")?.fields ?? []
   const before = triedOf(plan, layer)
@@ -53,17 +64,20 @@ function Practised({ plan, worked, declarations, onChange, layer, step }: Props 
   const found = { layer: layer.id ?? "", test_piece: piece, ...(seconds ? { seconds } : {}) }
   const [was, setWas] = useState<Plan>()
   const anything = Object.keys(piece).length > 0 || seconds !== undefined
-  const { data, error } = useQuestion("/ask/practice", anything ? { plan: was ?? plan, ...found } : undefined)
+  const { data, error, isPlaceholderData } = useQuestion(
+    "/ask/practice",
+    anything ? { plan: was ?? plan, ...found } : undefined,
+  )
   const { keep, failed } = useTried(plan, layer, onChange)
   const problems = error && anything ? saysOf(error) : ""
   const take = () => {
     if (!data) return
     setWas(plan)
-    onChange(data.plan as Plan)
+    onChange((now) => asIn(now, data.plan as Plan, layer))
     keep(data.tried)
   }
   const back = () => {
-    if (was) onChange(was)
+    if (was) onChange((now) => asIn(now, was, layer))
     setWas(undefined)
   }
   return (
@@ -119,25 +133,32 @@ function Practised({ plan, worked, declarations, onChange, layer, step }: Props 
             </ul>
           )}
           <p className="flex flex-wrap gap-3 pt-4">
-            {was ? (
-              <>
-                <span className="self-center font-semibold text-secondary">Taken up in this wreath.</span>
-                <button type="button" className="btn" onClick={back}>
-                  Take it back
+            <OnlyMakers>
+              {was ? (
+                <>
+                  <span className="self-center font-semibold text-secondary">Taken up in this wreath.</span>
+                  <button type="button" className="btn" onClick={back}>
+                    Take it back
+                  </button>
+                </>
+              ) : (
+                <button
+                  type="button"
+                  className="btn btn-primary"
+                  disabled={!data || isPlaceholderData || problems !== ""}
+                  onClick={take}
+                >
+                  Take it up in this wreath
                 </button>
-              </>
-            ) : (
-              <button type="button" className="btn btn-primary" disabled={!data || problems !== ""} onClick={take}>
-                Take it up in this wreath
-              </button>
-            )}
+              )}
+            </OnlyMakers>
             <Link className="btn" relative="path" to={`../${covering?.stage ?? "cover"}`}>
               Back to the plan
             </Link>
           </p>
           {failed && <Problem>{failed}</Problem>}
           <p className="pt-2 text-quiet">
-            What you take up stays with {worked.materials[0] ? "the material" : "the stash"}: other wreaths offer it.
+            What you take up stays with the material, and is offered where another wreath uses it.
           </p>
         </section>
       </div>

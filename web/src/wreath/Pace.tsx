@@ -11,12 +11,13 @@ interface Props {
 export function Pace({ plan, layer, onChange }: Props) {
   const learned = useNotebook().data?.paces.find((each) => each.method === layer.method)
   const own = plan.paces?.find((each) => each.method === layer.method)
-  if (!learned || (!learned.lesson && !own)) return null
-  const { method, factor, makes, percent } = learned
-  const others = (plan.paces ?? []).filter((each) => each.method !== method)
-  const taken = own?.factor === factor && own?.makes === makes
+  const others = (plan.paces ?? []).filter((each) => each.method !== layer.method)
   const keep = (paces: NonNullable<Plan["paces"]>) =>
     onChange({ ...plan, paces: paces.length > 0 ? paces : undefined })
+  if (!learned && own) return <Practised onLeave={() => keep(others)} />
+  if (!learned || (!learned.lesson && !own)) return null
+  const { method, factor, makes, percent } = learned
+  const taken = own?.factor === factor && own?.makes === makes
   return (
     <p className="flex flex-wrap items-center gap-3 border-l-4 border-secondary py-1 pl-3">
       <span>
@@ -29,6 +30,18 @@ export function Pace({ plan, layer, onChange }: Props) {
         onClick={() => keep(taken ? others : [...others, { method, factor, makes }])}
       >
         {taken ? "Leave the time as it was" : "Plan the time with it"}
+      </button>
+    </p>
+  )
+}
+
+/** A time that no make has taught yet. */
+function Practised({ onLeave }: { onLeave: () => void }) {
+  return (
+    <p className="flex flex-wrap items-center gap-3 border-l-4 border-secondary py-1 pl-3">
+      <span className="text-sm text-quiet">The times count with what you practised.</span>
+      <button type="button" className="link text-sm" onClick={onLeave}>
+        Leave the time as it was
       </button>
     </p>
   )

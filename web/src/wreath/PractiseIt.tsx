@@ -10,7 +10,7 @@ interface Props {
 
 /** The way to practise what a layer takes; and what was found before that it has not taken up. */
 export function PractiseIt({ plan, layer, covering }: Props) {
-  if (!covering) return null
+  if (!covering || covering.stage === "hang") return null
   const measured = covering.options.some(({ name }) => name === "test_piece")
   const found = layer.test_piece === undefined ? triedOf(plan, layer) : undefined
   const to = `../practice?layer=${encodeURIComponent(String(layer.id))}`

@@ -25,7 +25,7 @@ module Lantern
           strip "M44 66 Q80 58 140 52", 12, :second
           way "M40 26 Q70 10 96 34"
         end
-        frame "Coil over it again: {under|a few}. So on, in the same rhythm." do
+        frame "Coil {under|a few} over it. So on, in the same rhythm." do
           band
           coils 14, 10
           area "M36 56 L78 53 L78 67 L36 70 Z", :second

@@ -31,8 +31,8 @@ module Lantern
         def part_measures
           {tail: :tail, loop: :loop_size, fold: :fold_size, folds: :folds, size: :size, length: :length,
            across: :across}.transform_values { measure_of_first(_1) }
-            .merge({size: parts.grep(Parts::Cone).first&.width, centre: parts.grep(Parts::Loop).first&.loop_size}.compact)
-            .compact
+            .merge({size: parts.grep(Parts::Cone).first&.width,
+                    centre: parts.grep(Parts::Loop).first&.loop_size}.compact).compact
         end
 
         def measure_of_first(name)

@@ -14,13 +14,8 @@ module Lantern
           # How far up the band's middle is at a place.
           def band_at(x, y = 66) = (y + 8 - 16 * (1 - ((x - 80) / 86.0)**2) / 2).round(1)
 
-          # Rails of wire, and a crossbar.
+          # Rails of wire.
           def rails(*levels) = levels.each { |y| wire("M-6 #{y + 5} Q80 #{y - 5} 166 #{y + 5}", width: 3.4) }
-
-          def crossbar(x, from, to) = wire("M#{x} #{from} L#{x} #{to}", width: 3.4)
-
-          # The form cut through: a ring of what it is made of, seen from the end.
-          def cut_through(x = 80, y = 66, radius = 26) = circle(x, y, radius, :form)
 
           # Coils that lie on the band, from a place on.
           def coils(from, count, y = 66, pitch: 11, paint: :first)
