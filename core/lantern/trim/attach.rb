@@ -8,7 +8,7 @@ module Lantern
       trimming :attach, title: "Something fixed on", takes: %i[piece ribbon wire],
         summary: "Picks, blooms, a sign, lights: at their place, fixed so that they hold."
       counts :pieces, :things
-      hands :tack, :tie_on, :sign_on, :swag
+      hands :tack, :tie_on, :cable_tie, :sign_on, :swag
       laid :disc, :sprig, :board, :tag, :cord
 
       spread 0.0
@@ -145,7 +145,7 @@ module Lantern
 
       def fixing_move
         return :tack if fixing == :glue
-        {sign: :sign_on, swag: :swag}.fetch(what, :tie_on)
+        {sign: :sign_on, swag: :swag}.fetch(what, (fixing == :ties) ? :cable_tie : :tie_on)
       end
 
       def fixings

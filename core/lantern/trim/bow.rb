@@ -159,7 +159,8 @@ module Lantern
         making = step("make", tied_on? ? "Tie the bow #{where}" : "Make the bow",
           "#{told} #{bow.says} Dovetail the ends: fold each in half lengthwise and cut away from the fold.",
           minutes: 4.0 + loops * 0.5,
-          move: bow.move, lays: :bow_loops, look: "Are both sides alike, and is the good side out everywhere?")
+          move: bow.move, moves: [bow.move, :v_cut], lays: :bow_loops,
+          look: "Are both sides alike, and is the good side out everywhere?")
         tied_on? ? [making] : [making.with(lays: nil, on_table: true), fixing]
       end
 

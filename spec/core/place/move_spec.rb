@@ -37,14 +37,15 @@ RSpec.describe Lantern::Place::Move do
     made = Lantern::Trim::Pieces::MAKINGS.flat_map { |making|
       work(materials: stash, layers: [layer("piece", "tape", making: making.word.to_s)])["steps"]
     }
-    tubes = work(materials: stash, layers: [layer("piece", "tape", making: "bundle", parts: [{"as" => "tube"}])])
+    tubes = work(materials: stash, layers: [layer("piece", "tape", making: "bundle",
+      parts: [{"as" => "tube"}], tie: {"material" => "tape", "length" => "9 in"})])
     looped = layer("bow", "tape", tail: 7, loop_size: "4 1/2 in", centre_loop: 2)
     bow = work(materials: stash, layers: [looped])["steps"].find { _1["move"] == "pinch_and_twist" }
     shown = ([bow] + examples + any + made + tubes["steps"]).flat_map { _1.fetch("shows", {}).keys }.uniq
     expect(described_class::ALL.flat_map(&:measures).uniq - shown).to eq []
     tubed = tubes["steps"].find { _1["moves"] }
     expect(tubed["moves"].first(2)).to eq %w[tube bundle]
-    expect(tubed["shows"]).to include("across" => "1 in")
+    expect(tubed["shows"]).to include("across" => "1 in", "tie" => start_with("9 in of "))
     said = described_class.fetch(:pinch_and_twist).frames.map { described_class::Frame.filled(_1.says, bow["shows"]) }
     expect(said.values_at(0, 2)).to eq ["Measure 7 in, good side up. Pinch there.",
       "A loop of 4 1/2 in to the right. Pinch, half a twist."]

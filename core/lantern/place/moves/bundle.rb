@@ -19,7 +19,7 @@ module Lantern
           spokes 80, 62
           fingers 80, 62, 20, apart: 5, long: 26
         end
-        frame "Half a stem round it, pulled tight, twisted behind." do
+        frame "{tie|Half a stem} round it, pulled tight, its ends behind." do
           spokes 80, 58
           stem "M72 52 Q80 48 88 54 Q90 62 84 66 Q76 70 70 64 M84 66 Q92 82 86 108 M76 68 Q80 84 92 96"
           way "M106 100 Q114 88 102 82"

@@ -12,13 +12,13 @@ module Lantern
           [30, 41, 52, 76, 87, 98].each { coil _1 }
           way "M64 14 L64 38"
         end
-        frame "Hold the cord over it, an inch more at both ends, and cut: about {filler|a little less than a turn}." do
+        frame "Hold the cord over it, an inch more at both ends, and cut: {filler|a little less than a turn}." do
           band
           [30, 41, 52, 76, 87, 98].each { coil _1 }
           cord "M62 78 L66 22", 9, :second
           scissors 66, 22, 200
         end
-        frame "One end tucked in front, the other over the edge and behind." do
+        frame "Over the outside edge into its gap, both ends tucked to the back." do
           band
           [30, 41, 52, 76, 87, 98].each { coil _1 }
           cord "M63 74 L65 46", 9, :second

@@ -9,7 +9,7 @@ module Lantern
         tools: ["pliers", "wire cutter"],
         look: "Pull at it: does it hold?",
         cautions: %i[wire_ends]) do
-        frame "A stem or wire through its back, as much on each side." do
+        frame "What ties it through its back, as much on each side." do
           bow 80, 46, 46
           stem "M80 48 Q60 70 44 112 M80 48 Q100 70 116 112"
         end
@@ -19,7 +19,7 @@ module Lantern
           bow 80, 48, 42, tails: false
           finger 80, 40, -90
         end
-        frame "Behind, pull both ends tight and twist them three times." do
+        frame "Behind, pull both ends tight: wire is twisted three times, a cord is knotted twice." do
           band 46, 34
           stem "M66 30 Q62 54 74 66 Q90 74 74 82 Q66 88 80 100 M94 30 Q98 54 86 66 Q70 74 86 82 Q94 88 80 100"
           way "M104 96 Q118 82 102 72"

@@ -22,7 +22,7 @@ module Lantern
           hairpin: Way.new(title: "Hairpin of stiff wire", holds: 300, sort: :wire, unit: :hairpins, length: 6r,
             move: :hairpin,
             says: "%s over its middle and into the form, the ends bent behind"),
-          tie: Way.new(title: "Cable tie", holds: 400, sort: :cable, unit: :ties, length: 6r,
+          tie: Way.new(title: "Cable tie", holds: 400, sort: :cable, unit: :ties, length: 6r, move: :cable_tie,
             says: "%s round it and the form, pulled tight and cut short behind"),
           cord: Way.new(title: "Cord", holds: 500, unit: :cords, length: 12r,
             says: "%s round the form, a double knot behind"),

@@ -15,7 +15,7 @@ module Lantern
           told = parts.map { |part| "#{part.says}." }
           step("make", title, [*told, *made.hands, *tie_told, *band_told, *more_than_one].join(" "),
             count: (number if number > 1), unit: (:pieces if number > 1), minutes: made.minutes * number,
-            move: made.class.move, moves: making_moves, shows: part_measures, look: made.class.look,
+            move: made.class.move, moves: making_moves, shows: part_measures.merge(tied), look: made.class.look,
             lays: (:part_1_1 if made.round_band?), takes: of_making,
             on_table: !made.round_band?)
         end
@@ -34,6 +34,8 @@ module Lantern
             .merge({size: parts.grep(Parts::Cone).first&.width,
                     centre: parts.grep(Parts::Loop).first&.loop_size}.compact).compact
         end
+
+        def tied = tie_said.is_a?(Hash) ? {tie: tie_amount} : {}
 
         def measure_of_first(name)
           parts.find { _1.class.has?(name) && _1.public_send(name) }&.public_send(name)
