@@ -38,8 +38,13 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
     mouse = page.driver.browser.mouse
     mouse.move(x: from[0], y: from[1]).down
     mouse.move(x: sheet[0] - 120, y: sheet[1], steps: 6)
+    # All of it goes with the hand, and where the hand rests it is worked.
+    expect(page).to have_css(".carried-says", text: "9 o’clock")
+    picture = find(".carried-says").find(:xpath, "..")
+    expect(picture).to have_css("[data-lie=tails] path").and have_css("[data-lie=bow_loops] path")
     mouse.up
     expect(page).to have_css("[role=slider][aria-label^='Bow'][aria-valuenow='9']")
+    expect(page).to have_no_css(".carried-says")
     saved
     expect(RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["id"] == "bow" }["at"]).to eq 9
     fill_in "At, by the clock", with: "2.5"

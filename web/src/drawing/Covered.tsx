@@ -34,6 +34,7 @@ export const Covered = memo(function Covered({ drawing, materials, side, pointed
         key={name}
         className="transition-opacity duration-150"
         data-lie={lie.key}
+        data-layer={lie.layer}
         opacity={pointed === undefined || pointed === index ? 1 : 0.22}
       >
         <Laid
@@ -48,7 +49,8 @@ export const Covered = memo(function Covered({ drawing, materials, side, pointed
       </g>
     ))
   return (
-    <g transform={side === "back" ? "scale(-1 1)" : undefined}>
+    // Which piece is pointed at is worked from where the pieces lie.
+    <g transform={side === "back" ? "scale(-1 1)" : undefined} pointerEvents="none">
       {!small && layer(far, true)}
       <FormLines
         form={drawing.form}

@@ -3,6 +3,7 @@ import type { Drawing } from "../keep/client"
 import { fractionGlyphs } from "./fractions"
 import type { Place, Placing, Point, Scale, Spot } from "./byHand"
 import { measuredOf, outFrom } from "./outFrom"
+import { useCarried } from "./useCarried"
 
 interface HandlesProps {
   drawing: Drawing
@@ -96,46 +97,43 @@ interface HandleProps {
   onPlace: (at: Place) => void
 }
 
-function Handle({ where, scale, letter, spot, onPlace }: HandleProps) {
-  const circle = useRef<SVGCircleElement>(null)
-  const drag = (event: React.PointerEvent) => {
-    const svg = circle.current?.ownerSVGElement
-    const matrix = svg?.getScreenCTM()
-    if (!matrix || event.buttons !== 1) return
-    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-    const next = scale.at(point.x, point.y)
-    if (next !== spot.at) onPlace(next)
-  }
+function Handle({ where, letter, spot, scale, onPlace }: HandleProps) {
+  const knob = useRef<SVGCircleElement>(null)
+  const { over, grab, move, drop } = useCarried(knob, where, { scale, spot, letter, onPlace })
+  const at = over ?? spot.at
   return (
-    <circle
-      ref={circle}
-      cx={where[0]}
-      cy={where[1]}
-      r={letter * 0.75}
-      fill={spot.measure ? "var(--color-base-200)" : "var(--color-primary)"}
-      fillOpacity={0.85}
-      stroke="var(--color-base-content)"
-      strokeWidth={letter * 0.09}
-      className="cursor-grab touch-none"
-      role="slider"
-      tabIndex={0}
-      aria-label={spot.says}
-      aria-valuemin={0}
-      aria-valuemax={scale.most}
-      aria-valuenow={spot.at === "middle" ? 0 : spot.at}
-      aria-valuetext={scale.says(spot.at)}
-      onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-      onPointerMove={drag}
-      onKeyDown={(event) => {
-        const step = { ArrowRight: 0.5, ArrowUp: 0.5, ArrowLeft: -0.5, ArrowDown: -0.5 }[event.key]
-        const inside = spot.middle && event.key === "Home"
-        if (step === undefined && !inside) return
-        event.preventDefault()
-        if (step === undefined) return onPlace("middle")
-        // From the middle a key brings it back to the band, at the bottom.
-        onPlace(spot.at === "middle" ? BOTTOM : scale.moved(spot.at, step))
-      }}
-    />
+    <g data-layer={spot.layer}>
+      <circle
+        ref={knob}
+        cx={where[0]}
+        cy={where[1]}
+        r={letter * 0.75}
+        fill={spot.measure ? "var(--color-base-200)" : "var(--color-primary)"}
+        fillOpacity={0.85}
+        stroke="var(--color-base-content)"
+        strokeWidth={letter * 0.09}
+        className="cursor-grab touch-none"
+        role="slider"
+        tabIndex={0}
+        aria-label={spot.says}
+        aria-valuemin={0}
+        aria-valuemax={scale.most}
+        aria-valuenow={at === "middle" ? 0 : at}
+        aria-valuetext={scale.says(at)}
+        onPointerDown={grab}
+        onPointerMove={move}
+        onLostPointerCapture={drop}
+        onKeyDown={(event) => {
+          const step = { ArrowRight: 0.5, ArrowUp: 0.5, ArrowLeft: -0.5, ArrowDown: -0.5 }[event.key]
+          const inside = spot.middle && event.key === "Home"
+          if (step === undefined && !inside) return
+          event.preventDefault()
+          if (step === undefined) return onPlace("middle")
+          // From the middle a key brings it back to the band, at the bottom.
+          onPlace(spot.at === "middle" ? BOTTOM : scale.moved(spot.at, step))
+        }}
+      />
+    </g>
   )
 }
 

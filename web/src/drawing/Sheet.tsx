@@ -167,7 +167,9 @@ function Plane({ worked, materials, side, pointed, hidden, sizing, placing, gaps
   const says = drawingSays(worked, materials, side)
   const looks = useDeclarations().data?.lies
   const [piece, setPiece] = useState("")
-  const point = ({ clientX, clientY, currentTarget, pointerType }: PointerEvent<SVGSVGElement>) => {
+  const point = ({ clientX, clientY, currentTarget, pointerType, buttons }: PointerEvent<SVGSVGElement>) => {
+    // A hand that holds something looks for nothing else.
+    if (buttons !== 0) return setPiece("")
     const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(currentTarget.getScreenCTM()!.inverse())
     const found =
       pointerType === "mouse" && looks && pieceAt(drawing.layers, looks, side, hidden, [side === "back" ? -x : x, y])

@@ -22,6 +22,8 @@ export interface Spot {
   middle?: boolean
   /** Where it is no place but a length that is dragged out. */
   measure?: Measure
+  /** Layers that go with it as they are while it is carried elsewhere; none where it has to be worked to be seen. */
+  carries?: string[]
 }
 
 /** A length of a layer: which of its pieces shows it, and the marks and units it is dragged in. */

@@ -57,12 +57,15 @@ function printed(look: Look, mark: Mark, half: number, level: Piece[], paint: Pa
   return [...paths].map(([painted, path]) => ({ mark, paint: painted, path }))
 }
 
-const pairs = (points: number[]): Point[] =>
-  Array.from({ length: points.length / 2 }, (_, i) => [points[2 * i]!, points[2 * i + 1]!])
+function pairs(points: number[]): Point[] {
+  const paired: Point[] = []
+  for (let i = 0; i < points.length; i += 2) paired.push([points[i]!, points[i + 1]!])
+  return paired
+}
 
-/** A number as drawings have it, to a thousandth. */
+/** A number as drawings have it, to a thousandth; half of one is rounded away from nothing. */
 const number = (value: number) => {
-  const thousandths = Math.sign(value) * Math.round(Math.abs(value) * 1000)
+  const thousandths = value < 0 ? -Math.round(-value * 1000) : Math.round(value * 1000)
   return thousandths === 0 ? "0" : String(thousandths / 1000)
 }
 
@@ -74,11 +77,13 @@ const between = ([ax, ay]: Point, [bx, by]: Point, share: number): Point => [
 ]
 
 /** A mark’s own path, its places put where `at` says; half a circle is as wide as the strip. */
-function pathOf(mark: Mark, at: (place: Place) => Point, half = 0): string {
+function pathOf(mark: Mark, at: (place: Place) => string, half = 0): string {
   let path = ""
-  for (const [letter, ...places] of mark.path as [string, ...Place[]][]) {
-    path += letter === "A" ? `A${number(half)} ${number(half)} 0 0 1 ` : letter
-    path += places.map((place) => text(at(place))).join(" ")
+  let arc: string | undefined
+  // Thousands of times in a drawing: nothing is made here but the text.
+  for (const step of mark.path as [string, ...Place[]][]) {
+    path += step[0] === "A" ? (arc ??= `A${number(half)} ${number(half)} 0 0 1 `) : step[0]
+    for (let i = 1; i < step.length; i += 1) path += i === 1 ? at(step[1]!) : ` ${at(step[i] as Place)}`
   }
   return path
 }
@@ -87,8 +92,8 @@ type Frame = (mark: Mark, points: Point[], half: number, look: Look, turn: numbe
 
 /** What the places in the path of a mark mean for one piece. */
 const frames: Record<Mark["frame"], Frame> = {
-  legs: (mark, points, half, look) => points.slice(1).flatMap((to, i) => leg(mark, points[i]!, to, half, look)),
-  ends: (mark, points, half, look) => points.slice(1).flatMap((to) => leg(mark, points[0]!, to, half, look)),
+  legs: (mark, points, half, look) => legs(mark, points, half, look, (i) => points[i - 1]!),
+  ends: (mark, points, half, look) => legs(mark, points, half, look, () => points[0]!),
   round: (mark, [at], half, _, turn) => [along(mark, at!, half, half, (turn * Math.PI) / 180)],
   points: (mark, points) => [
     {
@@ -108,25 +113,32 @@ const directionOf = (angle: number) => {
   return Math.floor((half * DIRECTIONS) / Math.PI + 0.5) % DIRECTIONS
 }
 
-/** From one point to another; too short, it is nothing. */
-function leg(mark: Mark, from: Point, to: Point, half: number, look: Look): Framed[] {
-  const length = Math.hypot(to[0] - from[0], to[1] - from[1])
-  if (length < 1e-6) return []
-  const slim = look.slender === undefined ? half : Math.min(half, length * look.slender)
-  return [along(mark, from, length, slim, angleOf(from, to))]
+/** To each point but the first, from where its leg begins; one that is too short is nothing. */
+function legs(mark: Mark, points: Point[], half: number, look: Look, from: (i: number) => Point): Framed[] {
+  const framed: Framed[] = []
+  for (let i = 1; i < points.length; i += 1) {
+    const [begins, ends] = [from(i), points[i]!]
+    const length = Math.hypot(ends[0] - begins[0], ends[1] - begins[1])
+    if (length < 1e-6) continue
+    const slim = look.slender === undefined ? half : Math.min(half, length * look.slender)
+    framed.push(along(mark, begins, length, slim, angleOf(begins, ends)))
+  }
+  return framed
 }
 
 /** Along a line: shares of its length, halves of the width. */
 function along(mark: Mark, [x, y]: Point, length: number, half: number, angle: number): Framed {
-  const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
+  const cos = Math.cos(angle)
+  const sin = Math.sin(angle)
   // Light comes from the upper left.
   const lit = cos - sin >= 0 ? -1 : 1
   const way = mark.side === undefined ? 1 : mark.side === "lit" ? lit : -lit
   const path = pathOf(
     mark,
-    ([share, halves, across]) => {
-      const [far, aside] = [share * length + halves * half, across * half * way]
-      return [x + far * cos - aside * sin, y + far * sin + aside * cos]
+    (place) => {
+      const far = place[0] * length + place[1] * half
+      const aside = place[2] * half * way
+      return `${number(x + far * cos - aside * sin)} ${number(y + far * sin + aside * cos)}`
     },
     half,
   )
@@ -177,7 +189,7 @@ function hull(mark: Mark, corners: Point[]): string {
     const place = (round + (mark.side === undefined ? 0 : lit / count)) * count
     const first = Math.floor(place)
     const corner = (i: number) => corners[((i % count) + count) % count]!
-    return between(middle, between(corner(first), corner(first + 1), place - first), out)
+    return text(between(middle, between(corner(first), corner(first + 1), place - first), out))
   })
 }
 

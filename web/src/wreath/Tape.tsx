@@ -76,13 +76,14 @@ const FLASH = 900
 const QUIET = 900
 
 function Figure({ figure, onOpen }: { figure: TapeFigure; onOpen: () => void }) {
-  const number = useRef<HTMLSpanElement>(null)
+  const light = useRef<HTMLElement>(null)
   const before = useRef(figure.figure)
   useEffect(() => {
     if (before.current === figure.figure) return
     before.current = figure.figure
     if (window.matchMedia("(prefers-reduced-motion: reduce)").matches) return
-    number.current?.animate([{ background: "var(--color-primary)" }, { background: "transparent" }], FLASH)
+    // Opacity fades without anything being painted anew.
+    light.current?.animate([{ opacity: 1 }, { opacity: 0 }], FLASH)
   }, [figure.figure])
   return (
     <button
@@ -91,7 +92,8 @@ function Figure({ figure, onOpen }: { figure: TapeFigure; onOpen: () => void }) 
       className="flex h-full w-full cursor-pointer flex-col px-3 py-1 text-left hover:underline"
       title="Show the working"
     >
-      <span ref={number} className="whitespace-nowrap rounded font-display text-[1.35rem] font-bold leading-tight">
+      <span className="relative isolate whitespace-nowrap font-display text-[1.35rem] font-bold leading-tight">
+        <i ref={light} className="absolute inset-0 -z-10 rounded bg-primary opacity-0" aria-hidden="true" />
         {figure.figure.split(/(?<=\d) (?=[a-z])|(?<=[a-z]) (?=\d)/).map((part, index) => (
           <span key={index} className={/^[a-z]/.test(part) ? "text-base" : ""}>
             {index > 0 ? " " : ""}

@@ -44,10 +44,19 @@ export function placingOf({ plan, declarations, onChange }: About, worked?: Work
     const at = said === "middle" ? said : Number(said)
     if (Number.isNaN(at) || layer.on !== undefined) return []
     const middle = kind.options.some((option) => option.name === "at" && option.kind === "spot")
-    const spot: Spot = { layer: layer.id, option: "at", says: `${kind.title}: at, by the clock`, at, middle }
+    const says = `${kind.title}: at, by the clock`
+    const spot: Spot = { layer: layer.id, option: "at", says, at, middle, carries: carriedWith(layer, plan) }
     return [spot, ...measuresOf(layer, kind, plan, worked)]
   })
   return { spots, gaps: false, onPlace: placeOn(onChange) }
+}
+
+/** What goes where a layer goes: all that sits on it. Of several in a row each goes another way. */
+function carriedWith(layer: PlanLayer, plan: Plan): string[] | undefined {
+  if (Number(layer.count ?? 1) !== 1) return undefined
+  const carried = [layer.id]
+  for (const { id, on } of plan.layers ?? []) if (typeof on === "string" && carried.includes(on)) carried.push(id)
+  return carried
 }
 
 /** What of a layer is dragged out to its length. */
