@@ -2,9 +2,38 @@
 
 require_relative "../support/browser"
 require_relative "../support/keys"
+require "vips"
 
 RSpec.describe "A wreath on the screen", :browser, :store do
   before { load_demo }
+
+  # The colours of the drawing in a grid of places, as they are seen on the page.
+  def colours_at(bounds)
+    left, top, right, bottom = bounds
+    places = (1..19).to_a.product((1..19).to_a)
+      .map { |i, j| [left + (right - left) * i / 20.0, top + (bottom - top) * j / 20.0] }
+    seen = page.evaluate_script(<<~JS, bounds, places)
+      (([left, top, right, bottom], places) => {
+        const canvas = document.querySelector("section[aria-label=Drawing] canvas")
+        const svg = document.querySelector("section[aria-label=Drawing] [role=tabpanel] svg")
+        if (!canvas) return places.map(([x, y]) => {
+          const place = new DOMPoint(x, y).matrixTransform(svg.getScreenCTM())
+          return [place.x, place.y]
+        })
+        const box = canvas.getBoundingClientRect(), pad = (right - left) * 0.05
+        const [wide, high] = [right - left + 2 * pad, bottom - top + 2 * pad]
+        const scale = Math.min(box.width / wide, box.height / high)
+        const [aside, down] = [(box.width - wide * scale) / 2, (box.height - high * scale) / 2]
+        return places.map(([x, y]) =>
+          [box.left + aside + (x - left + pad) * scale, box.top + down + (y - top + pad) * scale])
+      })(arguments[0], arguments[1])
+    JS
+    shot = Vips::Image.new_from_buffer(Base64.decode64(page.driver.render_base64(:png)), "").gaussblur(1.5).copy_memory
+    seen.map { |x, y| shot.getpoint(x.round, y.round).first(3) }
+  end
+
+  # The share of places that have another colour.
+  def unlike(some, others) = some.zip(others).count { |a, b| a.zip(b).any? { |x, y| (x - y).abs > 60 } }.fdiv(some.size)
 
   it "takes a maker from nothing to lengths, packages and price" do
     begin_wreath
@@ -106,8 +135,7 @@ RSpec.describe "A wreath on the screen", :browser, :store do
     open_wreath("rope ring", "cover")
     click_on "Being made"
     slider = find_field("How far it is made", type: "range")
-    expect(page).to have_css("svg[aria-label='The wreath as it is made: Prepare the form']")
-    expect(page).to have_no_css("[role=tabpanel] [data-lie=coils] path", visible: :all)
+    expect(page).to have_css("canvas[aria-label='The wreath as it is made: Prepare the form']")
     steps = Lantern.work(example_plan("door-7-rope-ring"))["steps"]
     before = steps.take_while { !_1["title"].start_with?("Coil the cord") }.sum { [_1["count"] || 1, 1].max }
     # A click would take it to its middle.
@@ -116,20 +144,45 @@ RSpec.describe "A wreath on the screen", :browser, :store do
       page.driver.browser.keyboard.type(:right)
       expect(page).to have_field("How far it is made", type: "range", with: (i + 1).to_s)
     end
-    expect(page).to have_css("svg[aria-label*='Coil the cord, tight on the inside edge, 5 of 80']")
-    expect(page).to have_css("[role=tabpanel] [data-lie=coils] path", visible: :all)
+    expect(page).to have_css("canvas[aria-label*='Coil the cord, tight on the inside edge, 5 of 80']")
     expect(page).to be_axe_clean
     page.driver.browser.keyboard.type(:end)
-    expect(page).to have_css("svg[aria-label='The wreath as it is made: Finished']")
+    expect(page).to have_css("canvas[aria-label='The wreath as it is made: Finished']")
     click_on "Play"
     expect(page).to have_button("Stop")
-    expect(page).to have_css("svg[aria-label*='Coil the cord']")
+    expect(page).to have_css("canvas[aria-label*='Coil the cord']")
     click_on "Stop"
     expect(page).to have_button("Play")
     stopped = slider.value.to_i
     slider.execute_script("this.focus()")
     page.driver.browser.keyboard.type(:left)
     expect(page).to have_field("How far it is made", type: "range", with: (stopped - 1).to_s)
+  end
+
+  # Being made is painted on a canvas; the front is drawn. Looked at in a grid of places, they show the same colours.
+  {"rope ring" => "door-7-rope-ring", "acorn" => "door-13-acorn", "undyed rope and bow" => "door-14-undyed-rope"}.each do |name, plan|
+    it "shows the #{name} being made as it is drawn: bare at first, and in the end the same, also when taken back" do
+      open_wreath(name, "cover")
+      bounds = Lantern.work(example_plan(plan))["drawing"]["bounds"]
+      expect(page).to have_css("section[aria-label=Drawing] [data-lie] path", visible: :all)
+      drawn = colours_at(bounds)
+      click_on "Being made"
+      slider = find_field("How far it is made", type: "range")
+      go_to = ->(to) {
+        slider.execute_script("this.focus()")
+        page.driver.browser.keyboard.type(*to)
+      }
+      expect(page).to have_css("canvas[aria-label*='Prepare the form']")
+      expect(unlike(drawn, colours_at(bounds))).to be > 0.1
+      go_to.call([:end])
+      expect(page).to have_css("canvas[aria-label$='Finished']")
+      expect(unlike(drawn, colours_at(bounds))).to be < 0.04
+      go_to.call([:left] * 3)
+      expect(page).to have_no_css("canvas[aria-label$='Finished']")
+      go_to.call([:right] * 3)
+      expect(page).to have_css("canvas[aria-label$='Finished']")
+      expect(unlike(drawn, colours_at(bounds))).to be < 0.04
+    end
   end
 
   it "is sent as a film of how it is made: of all of it, or of one step" do

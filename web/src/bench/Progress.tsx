@@ -1,6 +1,6 @@
 import type { Drawing, Material, Step } from "../keep/client"
 import { Covered } from "../drawing/Covered"
-import { inParts, LATEST, laidAt, NEXT } from "../drawing/moments"
+import { inParts, LATEST, laidAt, NEXT } from "../drawing/made/moments"
 
 interface Props {
   drawing: Drawing

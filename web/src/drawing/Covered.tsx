@@ -4,6 +4,7 @@ import { useDeclarations } from "../keep/queries"
 import { FormLines } from "./FormLines"
 import { Marks } from "./Marks"
 import { degreesOf, lightOn } from "./fill"
+import { lookOf, looksOf, type Looks } from "./looks"
 import { print } from "./print"
 import { colourOf, isPlain, lightened, shaded, SurfacePattern, type Surface } from "./Textures"
 
@@ -43,7 +44,7 @@ export const Covered = memo(function Covered({ drawing, materials, side, pointed
           which={which}
           look={lookOf(lies, lie.kind)}
           textures={textures}
-          looks={looksOf(lie, drawing, materials)}
+          looks={JSON.stringify(looksOf(lie, drawing, materials))}
           far={seenThrough}
         />
       </g>
@@ -72,34 +73,13 @@ function named(lies: Lie[]) {
   })
 }
 
-/** A kind that does not say how it looks is a fault, not an empty drawing. */
-function lookOf(lies: Record<string, Look>, kind: string): Look {
-  const look = lies[kind]
-  if (!look) throw new Error(`Nobody said how the kind of lie “${kind}” looks.`)
-  return look
-}
-
-/** What the materials of a lie look like, as a text: while it stays the same, nothing of the lie is drawn anew. */
-function looksOf(lie: Lie, drawing: Drawing, materials: Material[]): string {
-  if (lie.more) return JSON.stringify([{ colour: "var(--color-primary)" }])
-  // What was said of no material is drawn as something.
-  const named = lie.materials.length > 0 ? lie.materials : [""]
-  return JSON.stringify(
-    named.map((name) => ({
-      colour: colourOf(materials.find((material) => material.id === name)),
-      surface: drawing.surfaces.find((surface) => surface.material === name),
-    })),
-  )
-}
-
-type Looks = { colour: string; surface?: Drawing["surfaces"][number] }[]
-
 interface LaidProps {
   id: string
   lie: Lie
   which: "front" | "back"
   look: Look
   textures: Texture[]
+  /** As a text: while it stays the same, nothing of the lie is drawn anew. */
   looks: string
   far: boolean
 }

@@ -1,12 +1,11 @@
+import { EDGE_OPACITY, paintedWith } from "./fill"
 import type { Printed } from "./print"
-
-const PAINTS: Record<string, string> = { ink: "var(--ink)", light: "white", accent: "var(--color-primary)" }
 
 /** The paths of printed marks. Those of the stuff itself are painted with what they were printed with. */
 export function Marks({ printed, width }: { printed: Printed[]; width: number }) {
   const half = width / 2
   return printed.map(({ mark, paint, path }, index) => {
-    const painted = PAINTS[paint] ?? paint
+    const painted = paintedWith(paint)
     if (mark.shape === "area") {
       return (
         <path
@@ -15,7 +14,7 @@ export function Marks({ printed, width }: { printed: Printed[]; width: number })
           fill={painted}
           fillOpacity={mark.opacity}
           stroke={mark.edge === undefined ? "none" : "var(--ink)"}
-          strokeOpacity={0.7}
+          strokeOpacity={EDGE_OPACITY}
           strokeWidth={half * (mark.edge ?? 0)}
           strokeLinejoin="round"
         />

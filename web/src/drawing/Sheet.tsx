@@ -16,7 +16,7 @@ import { pieceAt } from "./pieceAt"
 import { Legend } from "./Legend"
 
 /** Loaded when somebody looks at it. */
-const BeingMade = lazy(async () => ({ default: (await import("./BeingMade")).BeingMade }))
+const BeingMade = lazy(async () => ({ default: (await import("./made/BeingMade")).BeingMade }))
 
 type View = "front" | "back" | "cut" | "made"
 const views: { key: View; says: string }[] = [

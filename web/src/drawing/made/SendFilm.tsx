@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from "react"
-import { filmOf } from "../keep/film"
-import { saysOf } from "../keep/client"
-import { Dialog } from "../pieces/Dialog"
-import { OpenChoice } from "../pieces/OpenChoice"
-import { Problem } from "../pieces/Problem"
-import { Select } from "../pieces/Select"
+import { filmOf } from "../../keep/film"
+import { saysOf } from "../../keep/client"
+import { Dialog } from "../../pieces/Dialog"
+import { OpenChoice } from "../../pieces/OpenChoice"
+import { Problem } from "../../pieces/Problem"
+import { Select } from "../../pieces/Select"
 
 const FORMATS = [
   { value: "webp", says: "WebP, up to 200 frames" },

@@ -1,4 +1,4 @@
-import type { Drawing, Step } from "../keep/client"
+import type { Drawing, Step } from "../../keep/client"
 
 type Lie = Drawing["layers"][number]
 

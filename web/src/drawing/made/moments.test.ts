@@ -1,6 +1,6 @@
 import { expect, it } from "vitest"
-import type { Step } from "../keep/client"
-import fixture from "../../../spec/support/moments.json"
+import type { Step } from "../../keep/client"
+import fixture from "../../../../spec/support/moments.json"
 import { inParts, laidAt, lastMoment, momentAt, momentOf } from "./moments"
 
 const step = (id: string, count?: number) => ({ id, count }) as Step
