@@ -182,7 +182,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
           {problems.length > 0 ? "The drawing comes when the sizes can be." : "Drawing the form…"}
         </div>
       )}
-      <div className="min-h-0 lg:overflow-y-auto lg:pr-2" tabIndex={0} role="region" aria-label="Stage">
+      <div className="own-layer min-h-0 lg:overflow-y-auto lg:pr-2" tabIndex={0} role="region" aria-label="Stage">
         {unworked && <Problem className="border-l-4 border-error pl-3">{unworked}</Problem>}
         {loose.length > 0 && (
           <ul className="border-l-4 border-error pl-3">

@@ -9,7 +9,7 @@ import { SendFilm } from "./SendFilm"
 /** Seconds from the bare form to the finished wreath. */
 const SECONDS = 20
 /** It is painted with every frame; what is said of it is said anew after so many milliseconds. */
-const SAID = 150
+const SAID = 250
 
 interface Props {
   worked: WorkedPlan
@@ -49,6 +49,16 @@ export function BeingMade({ worked, materials, wreath }: Props) {
     // It goes on from where it stands, and is not begun anew by every piece.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [playing, last])
+  // Past React too: a slider that is moved sends one for every frame.
+  useEffect(() => {
+    const moved = slider.current
+    const follow = () => {
+      setPlaying(false)
+      go(Number(moved!.value))
+    }
+    moved?.addEventListener("input", follow)
+    return () => moved?.removeEventListener("input", follow)
+  }, [go])
   const { current, counts } = momentAt(steps, here)
   const step = steps[Math.min(current, steps.length - 1)]
   if (!step) return null
@@ -98,10 +108,6 @@ export function BeingMade({ worked, materials, wreath }: Props) {
               min={0}
               max={last}
               defaultValue={0}
-              onChange={(event) => {
-                setPlaying(false)
-                go(Number(event.target.value))
-              }}
             />
           </div>
         </div>

@@ -39,7 +39,7 @@ export function MadeCanvas({ drawing, materials, steps, current, counts, label, 
   return (
     <div className="relative h-full w-full">
       <canvas ref={canvas} className="own-layer absolute h-full w-full" role="img" aria-label={label} />
-      <canvas ref={above} className="own-layer absolute h-full w-full" aria-hidden="true" />
+      <canvas ref={above} className="own-layer pointer-events-none absolute h-full w-full" aria-hidden="true" />
     </div>
   )
 }
