@@ -59,4 +59,50 @@ RSpec.describe "A piece, on the screen", :browser, :store do
     select "Glue", from: "What ties it"
     kept.call { piece.call["tie"] == "glue" }
   end
+
+  # Added one after the other, as a dialog stays open for.
+  def added(*names)
+    within("dialog") do
+      names.each_with_index do |name, i|
+        act { fill_in "Name", with: name }
+        yield i if block_given?
+        act { click_on (name == names.last) ? "Add it" : "Add it, and another" }
+        expect(page).to have_text(/Added: .*#{name}/) unless name == names.last
+      end
+    end
+    expect(page).to have_no_css("dialog")
+  end
+
+  def layers(id) = RealStore.store.wreaths.find(id)["plan"]["layers"].select { _1["method"] == "piece" }
+
+  it "is a bow of three ribbons that are in no stash yet, in fourteen actions" do
+    id = open_wreath("rope ring", "cover")
+    act { find("nav[aria-label=Stages] a", text: /\ATrim/).click }
+    act { click_on "Add: bow, bundle, swag or other piece" }
+    act { select "Layered loops", from: "How it is made" }
+    act { select "Add a material…", from: "Material" }
+    added("Wide satin", "Gold net", "Thin tape") { |i| act { fill_in "Width", with: ["2 1/2", "1 1/2", "5/8"][i] } }
+    # Rings of 5, 4 and 3 in, the widest undermost: 2 x 5 + 1, 2 x 4 + 1 and 2 x 3 + 1.
+    table = find("[aria-label=Trim] table", text: "Ring, pressed flat")
+    expect(table).to have_text(/Wide satin\s+2 × 5 \+ 1\s+11 in.*Gold net\s+2 × 4 \+ 1\s+9 in.*Thin tape.*7 in/m)
+    expect(@actions).to be <= 14
+    saved
+    bow = layers(id).last
+    expect([bow["material"], *bow["materials"]].size).to eq 3
+  end
+
+  it "is a swag of leaves and blooms that are in no stash yet, in eight actions" do
+    id = open_wreath("rope ring", "cover")
+    act { find("nav[aria-label=Stages] a", text: /\ATrim/).click }
+    act { click_on "Add: bow, bundle, swag or other piece" }
+    act { select "Swag, stems overlapped", from: "How it is made" }
+    act { select "Add a material…", from: "Material" }
+    added("Eucalyptus stem", "Cloth bloom")
+    table = find("[aria-label=Trim] table", text: "Eucalyptus stem")
+    expect(table).to have_text(/Eucalyptus stem.*2 of one piece.*Cloth bloom.*2 of one piece/m)
+    expect(@actions).to be <= 8
+    saved
+    kinds = RealStore.store.wreaths.find(id)["plan"]["materials"].to_h { _1.values_at("name", "kind") }
+    expect(kinds.values_at("Eucalyptus stem", "Cloth bloom")).to eq %w[piece piece]
+  end
 end

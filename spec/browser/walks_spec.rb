@@ -205,6 +205,7 @@ RSpec.describe "Three wreaths, from nothing to the notebook", :browser, :store d
     choose_from "Kind of bow", "Layered loops"
     choose_from "Material", "Add a material…"
     materials nil, "Wide satin", "Check cotton", "Gold net", width: "1 1/2", length_of_a_package: "9 ft", price: "3.60"
+    expect(page).to have_css("footer", text: "of 4 materials in all")
     press "Add: something fixed on"
     choose_from "What", "Pick"
     choose_from "Material", "Add a material…"

@@ -174,6 +174,13 @@ module Lantern
         what ? @prefers = what : @prefers || inherited_from(:prefers)
       end
 
+      # Declares of which kind its material is first thought to be, by what an option says.
+      # @param kinds [Hash{Symbol=>Symbol}]
+      def takes_first(option = nil, **kinds)
+        return @takes_first unless option
+        @takes_first = {"option" => option.to_s, "kinds" => kinds.to_h { |said, kind| [said.to_s, kind.to_s] }}
+      end
+
       # What the layer a plan says weighs, in grams, all of it; a layer that hangs asks for it.
       # @param options [Hash] as read
       def weight_of(_options) = 0.0
@@ -182,7 +189,7 @@ module Lantern
       def declare
         {
           "method" => method_name.to_s, "title" => title, "summary" => summary, "takes" => takes.map(&:to_s),
-          "several" => several, "prefers" => prefers&.to_s, "stage" => stage.key.to_s,
+          "several" => several, "prefers" => prefers&.to_s, "takes_first" => takes_first, "stage" => stage.key.to_s,
           "options" => options.map(&:declare), "figures" => figures.map(&:declare)
         }.compact
       end

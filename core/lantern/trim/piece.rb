@@ -12,6 +12,7 @@ module Lantern
         summary: "Of what it is made, how, where, and what holds it."
       counts :pieces, :pieces_to_make
       prefers :wired
+      takes_first :making, swag: :piece, bought: :piece
       hands :pinch_and_twist, :two_loops, :shoelace, :crossed, :one_loop, :accordion, :folded_many, :flat_rings,
         :layered_rings, :rings, :rosette, :stacked_strips, :cone, :bundle, :tuft, :swag, :tie_on, :cable_tie,
         :hairpin, :sign_on, :push_in, :tack
@@ -94,12 +95,17 @@ module Lantern
 
       def made = @made ||= Pieces::MAKINGS.fetch(making).new(self)
 
+      # A part that names no material has the layer's; of several, in turn. When no parts are said there is at least
+      # one of each, the widest undermost.
       # @return [Array<Pieces::Part>] in the order in which they lie, the undermost first
       def parts
-        @parts ||= (super.empty? ? made.class.usual : super).map { |said|
-          kind = Pieces::PARTS.fetch(said[:as] || :ribbon)
-          own = said[:material] ? @plan.material(said[:material]) : material
-          kind.new(said, material: own, text: method(:measured))
+        return @parts if @parts
+        said = super
+        turns = said.any? ? materials : materials.sort_by.with_index { |each, i| [-each.width.to_f, i] }
+        said = made.class.usual_of(materials.size) if said.empty?
+        @parts = said.each_with_index.map { |part, i|
+          own = part[:material] ? @plan.material(part[:material]) : turns[i % [turns.size, 1].max]
+          Pieces::PARTS.fetch(part[:as] || :ribbon).new(part, material: own, text: method(:measured))
         }
       end
 

@@ -133,6 +133,20 @@ RSpec.describe Lantern::Trim::Piece do
     expect(unsaid["materials"].reject { _1["needed"].zero? }.map { _1["id"] }).to eq ["leaf"]
   end
 
+  # Common practice: the widest lies undermost, and each ring is smaller than the one below. A ring takes twice its
+  # length and an inch.
+  it "has a part of each of its materials when no parts are said" do
+    swag = worked(piece(making: "swag", material: "leaf", materials: %w[bloom]))
+    expect(needs(swag)).to eq [["leaf", 2, nil], ["bloom", 2, nil]]
+    rings = worked(piece(making: "layered_loops", material: "thin", materials: %w[wide mid]))
+    expect(needs(rings)).to eq [["wide", 1, 11], ["mid", 1, 9], ["thin", 1, 7]]
+    one = worked(piece(making: "layered_loops", material: "mid"))
+    expect(needs(one)).to eq [["mid", 1, 9], ["mid", 1, 7]]
+    said = worked(piece(making: "swag", material: "leaf", materials: %w[bloom],
+      parts: [{as: "item", count: 3}, {as: "item", count: 4}, {material: "ball", as: "item", count: 1}]))
+    expect(needs(said)).to eq [["leaf", 3, nil], ["bloom", 4, nil], ["ball", 1, nil]]
+  end
+
   it "is a tuft in every other of the form’s outer ties" do
     found = worked(piece(name: "tuft", making: "bundle", every: 2, rail: "outer", tie: "none",
       parts: [{material: "wide", as: "strip", length: 8, count: 2, ends: "point"}], fixing: [{with: "twisted"}]))

@@ -18,7 +18,8 @@ interface Props {
   units: Units
   /** What the wreath is made of already: a new one is another colour. */
   beside?: Material[]
-  onAdded: (material: Material) => void
+  /** Told of each, and how many were added in a row before it. */
+  onAdded: (material: Material, before: number) => void
   onClose: () => void
 }
 
@@ -54,12 +55,15 @@ export function QuickMaterial({ kinds, units, beside = [], onAdded, onClose }: P
   const save = useMutation({
     mutationFn: async (_more: boolean) => {
       const on_hand = (draft.on_hand ?? []).filter((each: unknown) => each !== undefined && each !== "")
-      const material = { ...draft, on_hand, id: slug(draft.name) } as Record<string, unknown>
+      // Of whose package nothing was said, none is known yet.
+      const isSaid = (value: unknown) => value !== undefined && value !== ""
+      const offers = (draft.offers ?? []).filter((each) => Object.values(each).some(isSaid))
+      const material = { ...draft, offers, on_hand, id: slug(draft.name) } as Record<string, unknown>
       return answered(await api.POST("/materials", { body: { units, material } }))
     },
     onSuccess: ({ material }, more) => {
       void askAgain(queries, touched.stash)
-      onAdded(material)
+      onAdded(material, added.length)
       if (!more) return onClose()
       const all = [...added, material]
       setAdded(all)
@@ -118,6 +122,7 @@ export function QuickMaterial({ kinds, units, beside = [], onAdded, onClose }: P
         {chosen(fields, ESSENTIAL).map((field) => control(field, field.name))}
         <fieldset className="pt-2">
           <legend className="font-semibold">What one costs</legend>
+          <p className="text-sm text-quiet">Left empty: it is said later, in the stash or in the shop.</p>
           {chosen(offer, OF_OFFER).map((field) => control(field, `offers.0.${field.name}`))}
         </fieldset>
         <Fold

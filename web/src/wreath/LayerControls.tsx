@@ -144,8 +144,10 @@ function MethodRow({ plan, layer, declarations, known, place, change }: Controls
 }
 
 function Materials({ plan, layer, known, covering, declarations, place, change, problemAt, onChange }: Controls) {
-  const add = (material: Material) =>
-    onChange(withMaterials(put(plan, `${place}.material`, material.id), [...known, material]))
+  const add = (material: Material, before: number) =>
+    before > 0 && covering?.several
+      ? addColour(material)
+      : onChange(withMaterials(put(plan, `${place}.material`, material.id), [...known, material]))
   const addColour = (material: Material) => {
     const materials = [...(layer.materials ?? []), material.id]
     onChange(withMaterials(put(plan, place, { ...layer, materials, mix: undefined }), [...known, material]))
@@ -168,7 +170,7 @@ function Materials({ plan, layer, known, covering, declarations, place, change, 
         others={{ materials: others, why: `Will not do: this takes ${kinds.join(", ").toLowerCase()}` }}
         value={layer.material}
         problem={problemAt(`${place}.material`)}
-        adding={{ kinds: covering?.takes ?? [], units: plan.units, onAdded: add }}
+        adding={{ kinds: firstOf(covering, layer), units: plan.units, onAdded: add }}
         onChange={(id) => change(put(plan, `${place}.material`, id))}
       />
       {covering?.several && (
@@ -189,6 +191,14 @@ function Materials({ plan, layer, known, covering, declarations, place, change, 
       )}
     </>
   )
+}
+
+/** The kinds that a layer takes, the one first that it is mostly of. */
+function firstOf(covering: Covering | undefined, layer: PlanLayer): string[] {
+  const { option, kinds } = covering?.takes_first ?? { option: "", kinds: {} }
+  const first = kinds[String(layer[option])]
+  const takes = covering?.takes ?? []
+  return first ? [first, ...takes.filter((kind) => kind !== first)] : takes
 }
 
 /** Where a material is added to: the place of an option, and what it can be. */

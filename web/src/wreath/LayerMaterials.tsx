@@ -15,8 +15,8 @@ interface RowProps {
   says?: string
   /** What choosing none is called, where none will do. */
   none?: string
-  /** Of which kinds one can be added here, and who takes it. */
-  adding?: { kinds: string[]; units: Units; onAdded: (material: Material) => void }
+  /** Of which kinds one can be added here, and who takes it; how many were added in a row before it. */
+  adding?: { kinds: string[]; units: Units; onAdded: (material: Material, before: number) => void }
   onChange: (id: string | undefined) => void
 }
 

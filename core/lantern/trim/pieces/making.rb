@@ -25,6 +25,10 @@ module Lantern
             @fixed, @pinched, @stems, @look = fixed, pinched, stems, look
             MAKINGS.know(word, self)
           end
+
+          # @param materials [Integer] of how many it is made
+          # @return [Array<Hash>] its parts when none are said: of each material at least one
+          def usual_of(materials) = Array.new([usual.size, materials].max) { usual[_1 % usual.size] }
         end
 
         # @param piece [Piece]

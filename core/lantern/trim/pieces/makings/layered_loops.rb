@@ -6,8 +6,14 @@ module Lantern
       module Makings
         # Rings of one strip, each smaller than the one below.
         class LayeredLoops < Making
-          making :layered_loops, title: "Layered loops", usual: [{as: :ring, size: 4}, {as: :ring, size: 3}],
-            move: :layered_rings
+          SMALLEST = 3
+          making :layered_loops, title: "Layered loops", move: :layered_rings,
+            usual: [{as: :ring, size: SMALLEST + 1}, {as: :ring, size: SMALLEST}]
+
+          # An inch less each than the one below.
+          def self.usual_of(materials)
+            Array.new([2, materials].max) { {as: :ring, size: SMALLEST + _1} }.reverse
+          end
 
           def hands = ["Close each strip to a ring and press it flat; lay the smaller on the larger, middle on middle."]
         end
