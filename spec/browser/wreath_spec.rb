@@ -160,7 +160,9 @@ RSpec.describe "A wreath on the screen", :browser, :store do
   end
 
   # Being made is painted on a canvas; the front is drawn. Looked at in a grid of places, they show the same colours.
-  {"rope ring" => "door-7-rope-ring", "acorn" => "door-13-acorn", "undyed rope and bow" => "door-14-undyed-rope"}.each do |name, plan|
+  {
+    "rope ring" => "door-7-rope-ring", "acorn" => "door-13-acorn", "undyed rope and bow" => "door-14-undyed-rope"
+  }.each do |name, plan|
     it "shows the #{name} being made as it is drawn: bare at first, and in the end the same, also when taken back" do
       open_wreath(name, "cover")
       bounds = Lantern.work(example_plan(plan))["drawing"]["bounds"]
