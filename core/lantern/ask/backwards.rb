@@ -41,7 +41,7 @@ module Lantern
       end
 
       # @return [Array<Hash>] `key`, `says`, and `try` with the options that make it so
-      def to_a = [enough, way_round, *varied, largest].compact
+      def to_a = [enough, way_round, *varied, grown, largest].compact
 
       private
 
@@ -73,6 +73,18 @@ module Lantern
         written = best.is_a?(Integer) ? best : text(best)
         {"key" => vary.option.to_s, "says" => "#{vary.says}: #{said(vary, best)}.",
          "try" => {vary.option.to_s => written}}
+      end
+
+      # What is made by hand, in all its lengths so many times as large: by sixteenths, to three times.
+      def grown
+        layer = @work.layers[@index]
+        return unless layer.respond_to?(:enlarged)
+        now = fits?(@work.with_options(@index, layer.enlarged(1r) || return))
+        factor = last_that_fits((8..48).map { _1/16r }) { @work.with_options(@index, layer.enlarged(_1)) } or return
+        return if factor == 1 && now
+        parts = layer.enlarged(factor)
+        {"key" => "grown", "says" => "The largest like this: #{layer.told_as(parts)}.",
+         "try" => layer.written(parts)}
       end
 
       # Of values that take more and more, the last that what there is allows.

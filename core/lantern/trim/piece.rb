@@ -71,6 +71,7 @@ module Lantern
       include Pieces::Telling
       include Pieces::Drawing
       include Pieces::Judging
+      include Pieces::Enlarging
 
       figure :pieces, :count, "Pieces to make"
       figure :length, :length, "All that is cut, end to end"
@@ -103,10 +104,7 @@ module Lantern
         said = super
         turns = said.any? ? materials : materials.sort_by.with_index { |each, i| [-each.width.to_f, i] }
         said = made.class.usual_of(materials.size) if said.empty?
-        @parts = said.each_with_index.map { |part, i|
-          own = part[:material] ? @plan.material(part[:material]) : turns[i % [turns.size, 1].max]
-          Pieces::PARTS.fetch(part[:as] || :ribbon).new(part, material: own, text: method(:measured))
-        }
+        @parts = with_parts(said, turns)
       end
 
       # @return [Array<Pieces::Fastening>]
@@ -185,6 +183,14 @@ module Lantern
       def called = name || (made.made? ? made.class.called : parts.first.name)
 
       private
+
+      # @param turns [Array<Plan::Material>] of which those are made, by turns, that name none
+      def with_parts(said, turns = materials)
+        said.each_with_index.map { |part, i|
+          own = part[:material] ? @plan.material(part[:material]) : turns[i % [turns.size, 1].max]
+          Pieces::PARTS.fetch(part[:as] || :ribbon).new(part, material: own, text: method(:measured))
+        }
+      end
 
       def glue
         tacks = fastenings.count { _1.with == :glue } * Pieces::Fastening::TACK

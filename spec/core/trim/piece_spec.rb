@@ -147,6 +147,29 @@ RSpec.describe Lantern::Trim::Piece do
     expect(needs(said)).to eq [["leaf", 3, nil], ["bloom", 4, nil], ["ball", 1, nil]]
   end
 
+  # Rings of 4 and 3 in take 9 and 7 in. Of 30 1/2 in two rings twice as large go, 17 and 13 in; a sixteenth more would
+  # take 30 3/4 in. Of 16 in they go as they are, of 15 in only smaller.
+  it "is worked backwards to the largest that what is left is enough for" do
+    grown = ->(on_hand, **said) {
+      asked = document(piece(making: "layered_loops", material: "mid", **said))
+      ribbon = asked["materials"].find { _1["id"] == "mid" }
+      ribbon.replace(ribbon.merge("offers" => [], "on_hand" => [on_hand]))
+      Lantern::Ask::Backwards.answer("plan" => asked, "layer" => 0)["answers"].find { _1["key"] == "grown" }
+    }
+    twice = grown.call(30.5)
+    expect(twice["says"]).to eq "The largest like this: a ring 8 in long laid flat: 17 in; " \
+      "a ring 6 in long laid flat: 13 in."
+    expect(twice["try"]["parts"]).to eq [{"as" => "ring", "material" => "mid", "size" => "8 in"},
+      {"as" => "ring", "material" => "mid", "size" => "6 in"}]
+    expect(grown.call(16)).to be_nil
+    # 2 x 3 3/4 + 1 and 2 x 2 3/4 + 1.
+    expect(grown.call(15)["try"]["parts"].map { _1["size"] }).to eq ["3 3/4 in", "2 3/4 in"]
+    expect(grown.call(3)).to be_nil
+    tried = document(piece(making: "layered_loops", material: "mid", **twice["try"].transform_keys(&:to_sym)))
+    expect(needs(Lantern.work(tried))).to eq [["mid", 1, 17], ["mid", 1, 13]]
+    expect(grown.call(60, parts: [{material: "bloom", as: "item", count: 2}])).to be_nil
+  end
+
   it "is a tuft in every other of the form’s outer ties" do
     found = worked(piece(name: "tuft", making: "bundle", every: 2, rail: "outer", tie: "none",
       parts: [{material: "wide", as: "strip", length: 8, count: 2, ends: "point"}], fixing: [{with: "twisted"}]))

@@ -57,6 +57,9 @@ module Lantern
 
           def has?(name) = measures.key?(name) || optional.include?(name)
 
+          # Whether a measure of that name is a length.
+          def length?(name) = FIELDS[name].is_a?(Plan::Field::Length)
+
           # @return [Plan::Field::Record] how a part is read, whatever it becomes
           def field
             Plan::Field::Record.new(:part, label: "A part", fields: [
@@ -97,6 +100,21 @@ module Lantern
 
         # @return [Array<Symbol>] measures that were said and that it has not
         def strange = FIELDS.keys.select { !@said[_1].nil? && !self.class.has?(_1) }
+
+        # What a plan says of it when all its lengths are so many times as long, an eighth at least.
+        # @param factor [Rational]
+        # @return [Hash]
+        def enlarged(factor)
+          lengths = cut? ? self.class.measures.keys.select { self.class.length?(_1) } : []
+          longer = lengths.to_h { |name|
+            now = public_send(name)
+            [name, now&.positive? ? [(now * factor * 8).floor/8r, 1 / 8r].max : now]
+          }
+          {as: self.class.word, material: material&.id, **said, **longer}.compact
+        end
+
+        # Whether it is cut from something, and not counted.
+        def cut? = !material&.counted?
 
         # The sum of that, in the maker's own numbers.
         # @return [String]
