@@ -14,6 +14,9 @@ RSpec.describe "A piece, on the screen", :browser, :store do
     open_wreath("undyed rope and bow", "trim")
     act { click_on "Add: bow, bundle, swag or other piece" }
     expect(page).to have_css("h2", text: "Bow, bundle, swag or other piece")
+    # It was pressed at the foot of the bow that is there; what is new is read from its top.
+    expect(page.evaluate_script("document.querySelector('[aria-label=Stage]').scrollTop")).to be < 10
+    expect(page).to have_button("Add a fixing")
     expect(page).to be_axe_clean
     act { click_on "Add a part" }
     within(part(1)) do
@@ -73,14 +76,20 @@ RSpec.describe "A piece, on the screen", :browser, :store do
     expect(page).to have_no_css("dialog")
   end
 
-  def layers(id) = RealStore.store.wreaths.find(id)["plan"]["layers"].select { _1["method"] == "piece" }
-
-  it "is a bow of three ribbons that are in no stash yet, in fourteen actions" do
+  # From the covering to where the first of its materials is added.
+  def to_materials_of(making)
     id = open_wreath("rope ring", "cover")
     act { find("nav[aria-label=Stages] a", text: /\ATrim/).click }
     act { click_on "Add: bow, bundle, swag or other piece" }
-    act { select "Layered loops", from: "How it is made" }
+    act { select making, from: "How it is made" }
     act { select "Add a material…", from: "Material" }
+    id
+  end
+
+  def layers(id) = RealStore.store.wreaths.find(id)["plan"]["layers"].select { _1["method"] == "piece" }
+
+  it "is a bow of three ribbons that are in no stash yet, in fourteen actions" do
+    id = to_materials_of("Layered loops")
     added("Wide satin", "Gold net", "Thin tape") { |i| act { fill_in "Width", with: ["2 1/2", "1 1/2", "5/8"][i] } }
     # Rings of 5, 4 and 3 in, the widest undermost: 2 x 5 + 1, 2 x 4 + 1 and 2 x 3 + 1.
     table = find("[aria-label=Trim] table", text: "Ring, pressed flat")
@@ -92,11 +101,7 @@ RSpec.describe "A piece, on the screen", :browser, :store do
   end
 
   it "is a swag of leaves and blooms that are in no stash yet, in eight actions" do
-    id = open_wreath("rope ring", "cover")
-    act { find("nav[aria-label=Stages] a", text: /\ATrim/).click }
-    act { click_on "Add: bow, bundle, swag or other piece" }
-    act { select "Swag, stems overlapped", from: "How it is made" }
-    act { select "Add a material…", from: "Material" }
+    id = to_materials_of("Swag, stems overlapped")
     added("Eucalyptus stem", "Cloth bloom")
     table = find("[aria-label=Trim] table", text: "Eucalyptus stem")
     expect(table).to have_text(/Eucalyptus stem.*2 of one piece.*Cloth bloom.*2 of one piece/m)

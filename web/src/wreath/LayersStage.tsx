@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState, type ReactNode } from "react"
+import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from "react"
 import { Link } from "react-router"
 import type { Covering, Declarations, Material, PlanLayer } from "../keep/client"
 import { useStash } from "../keep/queries"
@@ -38,6 +38,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
   const place = Math.min(chosen, Math.max(own.length - 1, 0))
   const open = own[place]
   const [adding, setAdding] = useState(false)
+  const section = useFromItsTop(open?.layer.id)
   const add = (covering: Covering, layer?: PlanLayer) => {
     onChange(withLayer(props, covering, known, layer))
     setChosen(own.length)
@@ -50,7 +51,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
   }
   const nameOf = (id: string) => names.find(({ value }) => value === id)?.says.replace(/ \d+$/, "") ?? id
   return (
-    <section aria-label={declared?.title}>
+    <section ref={section} aria-label={declared?.title}>
       {own.length > 1 && (
         <Suspense fallback={<div className="h-11" />}>
           <LayerOrder
@@ -200,4 +201,19 @@ function More({ stage, offered, onAdd, onAsk }: AddingProps & { onAsk: () => voi
       {stage.more}
     </button>
   )
+}
+
+/** What is chosen instead of another is read from its top. */
+function useFromItsTop(chosen: string | undefined) {
+  const section = useRef<HTMLElement>(null)
+  const before = useRef(chosen)
+  useEffect(() => {
+    if (before.current === chosen) return
+    before.current = chosen
+    const { top } = section.current!.getBoundingClientRect()
+    if (top < Math.max(section.current!.parentElement!.getBoundingClientRect().top, 0)) {
+      section.current!.scrollIntoView({ block: "start" })
+    }
+  }, [chosen])
+  return section
 }

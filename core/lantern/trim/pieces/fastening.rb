@@ -36,7 +36,7 @@ module Lantern
         class << self
           # @return [Plan::Field::Record]
           def field
-            Plan::Field::Record.new(:fixing, label: "What it is fixed with", fields: [
+            Plan::Field::Record.new(:fixing, label: "A fixing", fields: [
               Plan::Field::Choice.new(:with, required: true, label: "With", choices: WAYS.transform_values(&:title)),
               Plan::Field::Reference.new(:material, kinds: Piece::TAKES, label: "Of"),
               Plan::Field::Number.new(:count, default: 1.0, least: 0.0, most: 60.0, above: true, label: "How many")
