@@ -64,6 +64,11 @@ module Lantern
 
     def material = materials.first
 
+    # How many times as large it may be made, rising; nothing for what has its size from the form.
+    # @return [Array<Rational>]
+    # @see Trim::Pieces::Enlarging
+    def enlargements = []
+
     # Raises for what cannot be made at all.
     # @raise [Plan::Refused]
     def check

@@ -75,16 +75,14 @@ module Lantern
          "try" => {vary.option.to_s => written}}
       end
 
-      # What is made by hand, in all its lengths so many times as large: by sixteenths, to three times.
+      # What is made by hand, as much larger or smaller as what there is allows.
       def grown
         layer = @work.layers[@index]
-        return unless layer.respond_to?(:enlarged)
-        now = fits?(@work.with_options(@index, layer.enlarged(1r) || return))
-        factor = last_that_fits((8..48).map { _1/16r }) { @work.with_options(@index, layer.enlarged(_1)) } or return
-        return if factor == 1 && now
-        parts = layer.enlarged(factor)
-        {"key" => "grown", "says" => "The largest like this: #{layer.told_as(parts)}.",
-         "try" => layer.written(parts)}
+        factor = last_that_fits(layer.enlargements) { @work.with_options(@index, layer.enlarged(_1)) } or return
+        return if factor == 1
+        larger = layer.enlarged(factor)
+        {"key" => "grown", "says" => "The largest like this, no wider than the form: #{layer.told_as(larger)}.",
+         "try" => layer.written(larger)}
       end
 
       # Of values that take more and more, the last that what there is allows.

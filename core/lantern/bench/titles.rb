@@ -22,7 +22,10 @@ module Lantern
       private
 
       def titles(title, steps)
-        [of_material(title, steps), at_place(title, steps)].compact.first || numbered(title, steps)
+        apart = [of_material(title, steps), at_place(title, steps)]
+        # Of several materials one says little.
+        apart.reverse! if steps.any? { layer_of(_1)&.materials.to_a.size > 1 }
+        apart.compact.first || numbered(title, steps)
       end
 
       def of_material(title, steps)

@@ -177,7 +177,7 @@ module Lantern
       # Declares of which kind its material is first thought to be, by what an option says.
       # @param kinds [Hash{Symbol=>Symbol}]
       def takes_first(option = nil, **kinds)
-        return @takes_first unless option
+        return @takes_first || inherited_from(:takes_first) unless option
         @takes_first = {"option" => option.to_s, "kinds" => kinds.to_h { |said, kind| [said.to_s, kind.to_s] }}
       end
 

@@ -22,13 +22,15 @@ module Lantern
 
       # Cut from cloth, it is so wide (from memory).
       CLOTH = 2r
+      # More parts nobody makes up to one.
+      MOST_PARTS = 24
       # Half a stem ties a bow (common practice).
       HALF = 0.5r
 
       option :name, :text, most: 60, label: "What you call it"
       option :making, :choice, default: :pinch_and_twist, label: "How it is made",
         choices: -> { Pieces::MAKINGS.to_h.transform_values(&:title) }
-      option :parts, :list, most: 24, label: "Its parts", default_says: "what is usual, of the material above",
+      option :parts, :list, most: MOST_PARTS, label: "Its parts", default_says: "what is usual, of the material above",
         help: "In the order in which they lie, undermost first.", of: Pieces::Part.field
       option :tie, :either, label: "What ties it", default_says: "what is usual for the making",
         words: {own: "Its own strip", glue: "Glue", none: "Nothing"}, record: Plan::Field::Record.new(:tie, fields: [
@@ -87,6 +89,7 @@ module Lantern
       end
 
       def check
+        refuse("materials", "A piece has #{MOST_PARTS} parts at most, one of each material.") if parts.size > MOST_PARTS
         parts.each_with_index { |part, i| check_part(part, i) }
         check_beneath
         check_hour
@@ -100,11 +103,7 @@ module Lantern
       # one of each, the widest undermost.
       # @return [Array<Pieces::Part>] in the order in which they lie, the undermost first
       def parts
-        return @parts if @parts
-        said = super
-        turns = said.any? ? materials : materials.sort_by.with_index { |each, i| [-each.width.to_f, i] }
-        said = made.class.usual_of(materials.size) if said.empty?
-        @parts = with_parts(said, turns)
+        @parts ||= super.any? ? with_parts(super) : with_parts(made.class.usual_of(materials.size), widest_first)
       end
 
       # @return [Array<Pieces::Fastening>]
@@ -183,6 +182,8 @@ module Lantern
       def called = name || (made.made? ? made.class.called : parts.first.name)
 
       private
+
+      def widest_first = materials.sort_by.with_index { |each, i| [-each.width.to_f, i] }
 
       # @param turns [Array<Plan::Material>] of which those are made, by turns, that name none
       def with_parts(said, turns = materials)

@@ -140,6 +140,10 @@ RSpec.describe Lantern::Trim::Piece do
     expect(needs(swag)).to eq [["leaf", 2, nil], ["bloom", 2, nil]]
     rings = worked(piece(making: "layered_loops", material: "thin", materials: %w[wide mid]))
     expect(needs(rings)).to eq [["wide", 1, 11], ["mid", 1, 9], ["thin", 1, 7]]
+    stuffs = (1..25).map { {id: "m#{_1}", kind: "ribbon", name: "Ribbon #{_1}", width: 1} }
+    many = document(piece(making: "layered_loops", material: "m1", materials: stuffs.map { _1[:id] }.drop(1)))
+    many["materials"] += JSON.parse(JSON.generate(stuffs))
+    expect { Lantern.work(many) }.to raise_error(Lantern::Plan::Refused, /24 parts at most/)
     one = worked(piece(making: "layered_loops", material: "mid"))
     expect(needs(one)).to eq [["mid", 1, 9], ["mid", 1, 7]]
     said = worked(piece(making: "swag", material: "leaf", materials: %w[bloom],
@@ -157,7 +161,7 @@ RSpec.describe Lantern::Trim::Piece do
       Lantern::Ask::Backwards.answer("plan" => asked, "layer" => 0)["answers"].find { _1["key"] == "grown" }
     }
     twice = grown.call(30.5)
-    expect(twice["says"]).to eq "The largest like this: a ring 8 in long laid flat: 17 in; " \
+    expect(twice["says"]).to eq "The largest like this, no wider than the form: a ring 8 in long laid flat: 17 in; " \
       "a ring 6 in long laid flat: 13 in."
     expect(twice["try"]["parts"]).to eq [{"as" => "ring", "material" => "mid", "size" => "8 in"},
       {"as" => "ring", "material" => "mid", "size" => "6 in"}]
@@ -165,6 +169,9 @@ RSpec.describe Lantern::Trim::Piece do
     # 2 x 3 3/4 + 1 and 2 x 2 3/4 + 1.
     expect(grown.call(15)["try"]["parts"].map { _1["size"] }).to eq ["3 3/4 in", "2 3/4 in"]
     expect(grown.call(3)).to be_nil
+    # Of plenty three times as large, or as wide as the form: 14 in.
+    expect(grown.call(400)["try"]["parts"].map { _1["size"] }).to eq ["12 in", "9 in"]
+    expect(grown.call(400, parts: [{as: "ring", size: 7}])["try"]["parts"].map { _1["size"] }).to eq ["14 in"]
     tried = document(piece(making: "layered_loops", material: "mid", **twice["try"].transform_keys(&:to_sym)))
     expect(needs(Lantern.work(tried))).to eq [["mid", 1, 17], ["mid", 1, 13]]
     expect(grown.call(60, parts: [{material: "bloom", as: "item", count: 2}])).to be_nil

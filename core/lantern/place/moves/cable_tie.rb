@@ -19,16 +19,14 @@ module Lantern
         end
         frame "Pull it tight: nothing moves under it." do
           band 56, 40
-          line "M62 34 L62 78", :ink, width: 4
-          area "M54 76 L70 76 L70 92 L54 92 Z", :metal
+          eye_of_tie
           line "M70 84 L128 96", :ink, width: 4
           fingers 128, 96, 100, apart: 4, long: 22
           way "M84 106 L112 112"
         end
         frame "Cut it short, flush with the eye, so that no end scratches." do
           band 56, 40
-          line "M62 34 L62 78", :ink, width: 4
-          area "M54 76 L70 76 L70 92 L54 92 Z", :metal
+          eye_of_tie
           line "M70 84 L80 86", :ink, width: 4
           pliers 82, 88, 20
         end

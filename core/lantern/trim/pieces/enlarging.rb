@@ -5,12 +5,17 @@ module Lantern
     module Pieces
       # A piece in other sizes, all its lengths in proportion: what {Ask::Backwards} tries. What is bought stays.
       module Enlarging
-        # @param factor [Rational]
-        # @return [Hash, nil] options; nil where nothing of it has a length
-        def enlarged(factor)
-          larger = parts.map { _1.enlarged(factor) }
-          {parts: larger} unless larger == parts.map { _1.enlarged(2 * factor) }
+        # By sixteenths, from half of it to three times, and no wider than the form; nothing where no part has a length.
+        # @return [Array<Rational>]
+        def enlargements
+          return [] if parts.all? { _1.lengths.empty? }
+          widest = [form.silhouette.width, reach].max
+          (8..48).map { _1 / 16r }.select { _1 * reach <= widest }
         end
+
+        # @param factor [Rational]
+        # @return [Hash] options
+        def enlarged(factor) = {parts: parts.map { _1.enlarged(factor) }}
 
         # @param options [Hash] as {enlarged} has them
         # @return [String]

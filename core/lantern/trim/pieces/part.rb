@@ -105,16 +105,14 @@ module Lantern
         # @param factor [Rational]
         # @return [Hash]
         def enlarged(factor)
-          lengths = cut? ? self.class.measures.keys.select { self.class.length?(_1) } : []
           longer = lengths.to_h { |name|
-            now = public_send(name)
-            [name, now&.positive? ? [(now * factor * 8).floor/8r, 1 / 8r].max : now]
+            [name, (public_send(name) * factor * 8).floor.clamp(1, FIELDS[name].declare["most"] * 8) / 8r]
           }
           {as: self.class.word, material: material&.id, **said, **longer}.compact
         end
 
-        # Whether it is cut from something, and not counted.
-        def cut? = !material&.counted?
+        # @return [Array<Symbol>] those of its measures that are lengths, and not nought
+        def lengths = self.class.measures.keys.select { self.class.length?(_1) && public_send(_1)&.positive? }
 
         # The sum of that, in the maker's own numbers.
         # @return [String]

@@ -56,6 +56,12 @@ module Lantern
             area(put("M0 0 L14 -5 L18 -10 L48 -10 L48 10 L18 10 L14 5 Z", x, y, degrees), :metal)
           end
 
+          # A cable tie round the band, its eye behind.
+          def eye_of_tie
+            line("M62 34 L62 78", :ink, width: 4)
+            area("M54 76 L70 76 L70 92 L54 92 Z", :metal)
+          end
+
           # Scissors, their points towards a direction, at a place.
           def scissors(x, y, degrees = 0)
             [1, -1].each do |side|

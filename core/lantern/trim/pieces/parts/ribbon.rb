@@ -17,8 +17,9 @@ module Lantern
           def sum = "2 × #{bare(tail)} + #{loops} × 2 × #{bare(loop_size)}"
 
           def told
-            return "#{loops} loops of #{text(loop_size)}, no tails: #{text(length)}" if tail.zero?
-            "tail #{text(tail)}, #{loops} loops of #{text(loop_size)} laid flat, tail #{text(tail)}: #{text(length)}"
+            looped = "#{loops} #{(loops == 1) ? "loop" : "loops"} of #{text(loop_size)}"
+            return "#{looped}, no tails: #{text(length)}" if tail.zero?
+            "tail #{text(tail)}, #{looped} laid flat, tail #{text(tail)}: #{text(length)}"
           end
 
           def lies(_turn)
