@@ -1,6 +1,6 @@
 import type { Drawing, Material, Step } from "../keep/client"
 import { Covered } from "../drawing/Covered"
-import { inParts, LATEST, laidAt, NEXT } from "../drawing/made/moments"
+import { inParts, laidAt, LIT } from "../drawing/made/moments"
 
 interface Props {
   drawing: Drawing
@@ -16,12 +16,6 @@ interface Props {
 export function Progress({ drawing, materials, steps, current, counts, label }: Props) {
   const [left = 0, top = 0, right = 1, bottom = 1] = drawing.bounds
   const pad = (right - left) * 0.05
-  const amber: Material = { id: LATEST, kind: "coat", name: "the latest", colour: "var(--color-primary)" }
-  const lit: Material = {
-    ...amber,
-    id: NEXT,
-    colour: "color-mix(in oklab, var(--color-primary) 35%, transparent)",
-  }
   const moment = { current, counts }
   const made = {
     ...drawing,
@@ -40,7 +34,7 @@ export function Progress({ drawing, materials, steps, current, counts, label }: 
       role="img"
       aria-label={label}
     >
-      <Covered drawing={made} materials={[...materials, amber, lit]} side="front" />
+      <Covered drawing={made} materials={[...materials, ...LIT]} side="front" />
     </svg>
   )
 }

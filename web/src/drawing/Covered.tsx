@@ -3,10 +3,10 @@ import type { Drawing, Lie, Look, Material, Texture } from "../keep/client"
 import { useDeclarations } from "../keep/queries"
 import { FormLines } from "./FormLines"
 import { Marks } from "./Marks"
-import { degreesOf, lightOn } from "./fill"
-import { lookOf, looksOf, type Looks } from "./looks"
+import { degreesOf } from "./fill"
+import { lookOf, looksOf, paintsOf, type Looks } from "./looks"
 import { print } from "./print"
-import { colourOf, isPlain, lightened, shaded, SurfacePattern, type Surface } from "./Textures"
+import { colourOf, SurfacePattern, type Surface } from "./Textures"
 
 interface Props {
   drawing: Drawing
@@ -87,24 +87,13 @@ interface LaidProps {
 /** One lie of one side; drawn again only when it, or what its materials look like, has changed. */
 const Laid = memo(function Laid({ id, lie, which, look, textures, looks, far }: LaidProps) {
   if (lie[which].length === 0) return null
-  const said = JSON.parse(looks) as Looks
-  const lit = (colour: string, direction: number) => (look.round ? lightened(colour, lightOn(direction)) : colour)
   const used = new Map<string, { colour: string; surface: Surface; direction: number }>()
-  const printed = print(
-    look,
-    lie.width,
-    lie[which],
-    (item, direction) => {
-      const { colour, surface } = said[item] ?? said[0]!
-      // Through the form no more is seen than a colour.
-      if (far) return shaded(colour)
-      if (surface === undefined || isPlain(surface)) return lit(colour, direction)
-      const name = `${id}-${item}-${direction}`
-      used.set(name, { colour: lit(colour, direction), surface, direction })
-      return `url(#${name})`
-    },
-    far,
-  )
+  const paint = paintsOf(JSON.parse(looks) as Looks, look, far, (surface, colour, item, direction) => {
+    const name = `${id}-${item}-${direction}`
+    used.set(name, { colour, surface, direction })
+    return `url(#${name})`
+  })
+  const printed = print(look, lie.width, lie[which], paint, far)
   return (
     <>
       {used.size > 0 && (

@@ -22,6 +22,14 @@ export const lightened = (colour: string, light: number) =>
 export const isPlain = (surface: Surface | undefined) =>
   surface === undefined || (surface.texture === "plain" && surface.picture === undefined)
 
+/** What repeats along a strip of a width, how long it is and how high; a photo has no texture besides. */
+export function tileOf(surface: Surface, textures: Texture[], width: number) {
+  const texture = surface.picture ? undefined : textures.find(({ key }) => key === surface.texture)
+  if (texture?.of_width !== undefined) return { texture, size: width * texture.of_width, high: width }
+  const size = surface.picture ? (surface.picture_width ?? width) : (surface.repeat ?? width / 3)
+  return { texture, size, high: size }
+}
+
 interface Props {
   id: string
   surface: Surface
@@ -36,11 +44,7 @@ interface Props {
 /** A strip of a material laid along the x axis, as a pattern: its colour, its texture, a photo of it at its scale. */
 export function SurfacePattern({ id, surface, textures, colour, width, degrees = 0 }: Props) {
   const { picture } = surface
-  const texture = textures.find(({ key }) => key === surface.texture)
-  const whole = texture?.of_width !== undefined && !picture
-  const repeat = picture ? (surface.picture_width ?? width) : (surface.repeat ?? width / 3)
-  const size = whole ? width * texture.of_width! : repeat
-  const high = whole ? width : size
+  const { texture, size, high } = tileOf(surface, textures, width)
   return (
     <pattern
       id={id}
@@ -55,7 +59,7 @@ export function SurfacePattern({ id, surface, textures, colour, width, degrees =
       ) : (
         <rect width={size} height={high} fill={colour} />
       )}
-      {texture && !picture && (
+      {texture && (
         <Marks
           width={high}
           printed={print(texture.look, high, [{ points: [0, high / 2, size, high / 2], colour: 0 }], () => colour)}

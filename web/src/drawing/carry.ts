@@ -29,9 +29,11 @@ export function carry(svg: SVGSVGElement, layers: string[], at: Point, letter: n
   over.setAttribute("aria-hidden", "true")
   for (const part of parts) {
     const copy = part.cloneNode(true) as SVGGElement
-    // What it is painted with stays where it was declared; a slider is there once.
+    // What it is painted with stays where it was declared; a slider is there once, for keys too.
     copy.querySelectorAll("defs").forEach((each) => each.remove())
-    copy.querySelectorAll("[role]").forEach((each) => each.removeAttribute("role"))
+    for (const name of ["role", "tabindex"]) {
+      copy.querySelectorAll(`[${name}]`).forEach((each) => each.removeAttribute(name))
+    }
     over.append(copy)
     part.style.opacity = "0"
   }

@@ -37,10 +37,14 @@ interface Piece {
   number: number
 }
 
-/** The pieces of a lie as few paths, the undermost first. */
-export function print(look: Look, width: number, items: Item[], paint: Paint, far = false): Printed[] {
+/**
+ * The pieces of a lie as few paths, the undermost first.
+ *
+ * @param from the number of the first of them, where some before it are left out
+ */
+export function print(look: Look, width: number, items: Item[], paint: Paint, far = false, from = 0): Printed[] {
   const half = width / 2
-  const pieces = items.map(({ points, colour }, number): Piece => ({ points: pairs(points), colour, number }))
+  const pieces = items.map(({ points, colour }, i): Piece => ({ points: pairs(points), colour, number: from + i }))
   const marks = far ? look.marks.filter((mark) => mark.paint === "material" && !mark.near) : look.marks
   const levels = far ? [pieces] : levelsOf(look, half, pieces)
   return levels.flatMap((level) => marks.flatMap((mark) => printed(look, mark, half, level, paint)))

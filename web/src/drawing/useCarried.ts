@@ -59,7 +59,13 @@ export function useCarried(
   useLayoutEffect(() => {
     if (!held.current && dropped.current !== spot.at) end()
   }, [spot.at])
-  useEffect(() => end, [])
+  useEffect(
+    () => () => {
+      clearTimeout(held.current?.rests)
+      end()
+    },
+    [],
+  )
 
   const pointed = (event: PointerEvent): Point | undefined => {
     const matrix = knobRef.current?.ownerSVGElement?.getScreenCTM()

@@ -122,7 +122,7 @@ export function QuickMaterial({ kinds, units, beside = [], onAdded, onClose }: P
         {chosen(fields, ESSENTIAL).map((field) => control(field, field.name))}
         <fieldset className="pt-2">
           <legend className="font-semibold">What one costs</legend>
-          <p className="text-sm text-quiet">Left empty: it is said later, in the stash or in the shop.</p>
+          <p className="text-sm text-quiet">Left empty: it is said later, in the stash.</p>
           {chosen(offer, OF_OFFER).map((field) => control(field, `offers.0.${field.name}`))}
         </fieldset>
         <Fold

@@ -38,7 +38,7 @@ export function BeingMade({ worked, materials, wreath }: Props) {
   )
   useEffect(() => {
     if (!playing) return
-    const began = performance.now() - (here / last) * SECONDS * 1000
+    const began = performance.now() - (Number(slider.current?.value) / last) * SECONDS * 1000
     let frame = requestAnimationFrame(function next(now) {
       const there = Math.min(Math.round(((now - began) / 1000 / SECONDS) * last), last)
       go(there)
@@ -91,7 +91,7 @@ export function BeingMade({ worked, materials, wreath }: Props) {
           className="btn btn-circle"
           aria-label={playing ? "Stop" : "Play"}
           onClick={() => {
-            if (!playing && here === last) go(0)
+            if (!playing && Number(slider.current?.value) === last) go(0)
             setPlaying(!playing)
           }}
         >

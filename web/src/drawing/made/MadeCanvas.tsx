@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from "react"
+import { useEffect, useLayoutEffect, useRef, useState, useSyncExternalStore, type RefObject } from "react"
 import type { Drawing, Material, Step } from "../../keep/client"
 import { useDeclarations } from "../../keep/queries"
 import type { Moment } from "./moments"
@@ -13,6 +13,13 @@ interface Props extends Moment {
   painterRef: RefObject<Painter | undefined>
 }
 
+const dusk = window.matchMedia("(prefers-color-scheme: dark)")
+
+function onDusk(changed: () => void) {
+  dusk.addEventListener("change", changed)
+  return () => dusk.removeEventListener("change", changed)
+}
+
 /** The wreath as far as it is made, on a canvas: painted as fast as a slider is moved. */
 export function MadeCanvas({ drawing, materials, steps, current, counts, label, painterRef }: Props) {
   const declarations = useDeclarations().data
@@ -20,6 +27,7 @@ export function MadeCanvas({ drawing, materials, steps, current, counts, label, 
   const above = useRef<HTMLCanvasElement>(null)
   const [size, setSize] = useState<[number, number]>()
   const [, setPhotos] = useState(0)
+  const dark = useSyncExternalStore(onDusk, () => dusk.matches)
   useEffect(() => {
     const watch = new ResizeObserver(([entry]) => {
       const { width, height } = entry!.contentRect
@@ -34,7 +42,8 @@ export function MadeCanvas({ drawing, materials, steps, current, counts, label, 
     for (const each of [canvas, above]) Object.assign(each.current!, { width: size[0], height: size[1] })
     const wreath = { drawing, steps, materials, declarations }
     painterRef.current = new Painter(wreath, canvas.current!, above.current!, () => setPhotos((before) => before + 1))
-  }, [size, drawing, steps, materials, declarations, painterRef])
+    // In the evening colours are others.
+  }, [size, drawing, steps, materials, declarations, painterRef, dark])
   useLayoutEffect(() => painterRef.current?.paint({ current, counts }))
   return (
     <div className="relative h-full w-full">

@@ -1,9 +1,15 @@
-import type { Drawing, Step } from "../../keep/client"
+import type { Drawing, Material, Step } from "../../keep/client"
 
 type Lie = Drawing["layers"][number]
 
 /** What was laid last, and what comes next, as materials of their own. */
 export const [LATEST, NEXT] = ["·latest", "·next"]
+
+/** How these look: amber, and pale. */
+export const LIT: Material[] = [
+  { id: LATEST, kind: "coat", name: "the latest", colour: "var(--color-primary)" },
+  { id: NEXT, kind: "coat", name: "the next", colour: "color-mix(in oklab, var(--color-primary) 35%, transparent)" },
+]
 
 /** How far a wreath is made: which step is being done, and how much of it and of those before is counted. */
 export interface Moment {

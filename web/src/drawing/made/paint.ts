@@ -1,7 +1,7 @@
 import type { Texture } from "../../keep/client"
 import { EDGE_OPACITY, paintedWith } from "../fill"
 import { print, type Printed } from "../print"
-import type { Surface } from "../Textures"
+import { tileOf, type Surface } from "../Textures"
 
 /** What marks are painted with on a canvas, by what they were printed with. */
 export type Fill = (paint: string) => string | CanvasPattern
@@ -69,9 +69,7 @@ export function stripPattern(
   { surface, textures, colour, width, degrees, photo, scale }: Strip,
   said: (colour: string) => string,
 ): CanvasPattern | string {
-  const texture = surface.picture ? undefined : textures.find(({ key }) => key === surface.texture)
-  const repeat = surface.picture ? (surface.picture_width ?? width) : (surface.repeat ?? width / 3)
-  const [wide, high] = texture?.of_width === undefined ? [repeat, repeat] : [width * texture.of_width, width]
+  const { texture, size: wide, high } = tileOf(surface, textures, width)
   const tile = document.createElement("canvas")
   tile.width = Math.max(Math.round(wide * scale), 1)
   tile.height = Math.max(Math.round(high * scale), 1)

@@ -1,9 +1,9 @@
 import type { Declarations, Drawing, Lie, Material, Step } from "../../keep/client"
-import { degreesOf, lightOn } from "../fill"
-import { lookOf, looksOf } from "../looks"
+import { degreesOf } from "../fill"
+import { lookOf, looksOf, paintsOf } from "../looks"
 import { print } from "../print"
-import { colourOf, isPlain, lightened, pictureAt, shaded } from "../Textures"
-import { LATEST, laidAt, NEXT, type Moment } from "./moments"
+import { colourOf, pictureAt, type Surface } from "../Textures"
+import { LATEST, laidAt, LIT, NEXT, type Moment } from "./moments"
 import { coloursOn, paintMarks, stripPattern, type Fill } from "./paint"
 
 /** Something that is painted on a layer of its own: a lie seen from one side, or the form beneath. */
@@ -202,35 +202,23 @@ export class Painter {
   }
 
   private lie(context: CanvasRenderingContext2D, lie: Lie, far: boolean, from: number, whole: boolean) {
-    const { declarations } = this.wreath
-    const look = lookOf(declarations.lies, lie.kind)
+    const look = lookOf(this.wreath.declarations.lies, lie.kind)
     const items = (far ? lie.back : lie.front).slice(from)
-    const [paint, fill] = this.paintsOf(lie, far)
-    paintMarks(context, print(look, lie.width, items, paint, far), lie.width, this.colour, fill)
+    const looks = looksOf(lie, this.wreath.drawing, [...LIT, ...this.wreath.materials])
+    const paint = paintsOf(looks, look, far, (surface, colour, item, direction) => {
+      const name = `${lie.layer} ${lie.key} ${item} ${direction}`
+      if (!this.fills.has(name)) this.fills.set(name, this.strip(surface, colour, lie.width, degreesOf(direction)))
+      return name
+    })
+    const fill: Fill = (name) => this.fills.get(name) ?? this.colour(name)
+    paintMarks(context, print(look, lie.width, items, paint, far, from), lie.width, this.colour, fill)
     if (!far) this.written(context, whole ? lie.written : lie.written?.slice(from))
   }
 
-  /** What pieces are printed with, by colour and direction, and what that is on a canvas. */
-  private paintsOf(lie: Lie, far: boolean): [(colour: number, direction: number) => string, Fill] {
-    const { drawing, materials, declarations } = this.wreath
-    const look = lookOf(declarations.lies, lie.kind)
-    const said = looksOf(lie, drawing, [...LIT, ...materials])
-    const lit = (colour: string, direction: number) => (look.round ? lightened(colour, lightOn(direction)) : colour)
-    const paint = (item: number, direction: number) => {
-      const { colour, surface } = said[item] ?? said[0]!
-      // Through the form no more is seen than a colour.
-      if (far) return shaded(colour)
-      if (surface === undefined || isPlain(surface)) return lit(colour, direction)
-      const name = `${lie.layer} ${lie.key} ${item} ${direction}`
-      if (!this.fills.has(name)) {
-        const strip = { surface, textures: declarations.textures, width: lie.width, scale: this.scale }
-        const photo = surface.picture ? this.photo(surface.picture) : undefined
-        const turned = { degrees: degreesOf(direction), colour: lit(colour, direction), photo }
-        this.fills.set(name, stripPattern({ ...strip, ...turned }, this.colour))
-      }
-      return name
-    }
-    return [paint, (name) => this.fills.get(name) ?? this.colour(name)]
+  private strip(surface: Surface, colour: string, width: number, degrees: number) {
+    const photo = surface.picture ? this.photo(surface.picture) : undefined
+    const { textures } = this.wreath.declarations
+    return stripPattern({ surface, textures, colour, width, degrees, photo, scale: this.scale }, this.colour)
   }
 
   /** A photo that is there; one that is not is sent for. */
@@ -263,9 +251,3 @@ export class Painter {
     }
   }
 }
-
-/** What was laid last is amber, what comes next is pale. */
-const LIT: Material[] = [
-  { id: LATEST, kind: "coat", name: "the latest", colour: "var(--color-primary)" },
-  { id: NEXT, kind: "coat", name: "the next", colour: "color-mix(in oklab, var(--color-primary) 35%, transparent)" },
-]
