@@ -10,7 +10,7 @@ module Lantern
         def enlargements
           return [] if parts.all? { _1.lengths.empty? }
           widest = [form.silhouette.width, reach].max
-          (8..48).map { _1 / 16r }.select { _1 * reach <= widest }
+          (8..48).map { _1/16r }.select { _1 * reach <= widest }
         end
 
         # @param factor [Rational]

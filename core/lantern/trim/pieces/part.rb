@@ -106,7 +106,7 @@ module Lantern
         # @return [Hash]
         def enlarged(factor)
           longer = lengths.to_h { |name|
-            [name, (public_send(name) * factor * 8).floor.clamp(1, FIELDS[name].declare["most"] * 8) / 8r]
+            [name, (public_send(name) * factor * 8).floor.clamp(1, FIELDS[name].declare["most"] * 8)/8r]
           }
           {as: self.class.word, material: material&.id, **said, **longer}.compact
         end
