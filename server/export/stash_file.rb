@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "json"
 require_relative "../http/problem"
 require_relative "sheet"
 
@@ -9,7 +10,8 @@ module Server
     # `row` says which, and `id` which material it belongs to. Lengths may carry their units.
     module StashFile
       HEADS = %w[row id kind name colour texture repeat picture picture_width width diameter thickness wired sheer
-        directional notes length end_width lost_edge count price sale_price sort shop with sale_from sale_every].freeze
+        directional notes length end_width lost_edge count price sale_price sort shop with sale_from sale_every
+        cut_out].freeze
       OFFERS = %w[width length count price sale_price sale_from sale_every shop].freeze
       COUNTS = %w[count sale_every].freeze
       ROWS = %w[material offer piece].freeze
@@ -55,6 +57,7 @@ module Server
           next material["id"] if head == "id"
           value = values[head] unless row == "piece" && %w[name kind].include?(head)
           next (value ? "yes" : nil) if SWITCHES.include?(head)
+          next value && JSON.generate(value) if head == "cut_out"
           (value.is_a?(Numeric) && LENGTHS.include?(head)) ? "#{value} #{units}" : value
         end
       end
@@ -118,9 +121,16 @@ module Server
           return problems << problem(line, "The material “#{row["id"]}” stands in this file twice.")
         end
         switches = SWITCHES.select { row[_1]&.match?(/\A(yes|true|1|x)\z/i) }.to_h { [_1, true] }
-        document = row.except("row", "end_width", *(OFFERS - ["width"]), *SWITCHES)
-          .merge(switches)
+        document = row.except("row", "end_width", "cut_out", *(OFFERS - ["width"]), *SWITCHES)
+          .merge(switches, outline(row["cut_out"]))
         materials[row["id"]] = [line, document.merge("offers" => [], "on_hand" => [])]
+      end
+
+      # What is no JSON stays the text that it is, for the core to refuse.
+      def outline(cell)
+        cell ? {"cut_out" => JSON.parse(cell)} : {}
+      rescue JSON::ParserError
+        {"cut_out" => cell}
       end
 
       def piece(row, material)
@@ -140,8 +150,8 @@ module Server
 
       def refuse(line, says) = raise(Problem.new([problem(line, says)]))
 
-      private_class_method :cells, :sizes, :sold, :parse, :separator_of, :with_point, :place, :begin_material, :piece,
-        :numbers, :problem, :refuse
+      private_class_method :cells, :sizes, :sold, :parse, :separator_of, :with_point, :place, :begin_material,
+        :outline, :piece, :numbers, :problem, :refuse
     end
   end
 end

@@ -18,6 +18,8 @@ module Server
     # Either side of a piece of cloth.
     CLOTH = 512
     QUALITY = 85
+    # The longer side of a thing that was cut out.
+    THING = 400
     # Pixels across of a picture that is only tried.
     THUMB = 32
     ADDRESS = %r{\Adata:(image/(?:jpeg|png|webp));base64,([A-Za-z0-9+/=\s]+)\z}
@@ -47,13 +49,15 @@ module Server
     # @param address [String] a data address
     # @param at [String] where problems are
     # @param square [Boolean] whether only its middle is kept, as a piece of cloth to draw with
+    # @param cut_out [Boolean] whether what is clear in it stays clear
     # @return [Safe]
     # @raise [Problem]
-    def safe(address, at: "picture", square: false)
+    def safe(address, at: "picture", square: false, cut_out: false)
       type, bytes = address.to_s.match(ADDRESS)&.captures
       bytes &&= bytes.unpack1("m")
       refuse(at, "The photo must be a JPEG, PNG or WebP picture of at most 6 MB.") unless picture?(type, bytes)
-      written(opened(type, bytes, at, square), at)
+      picture = opened(type, bytes, at, square, cut_out ? THING : LONGEST)
+      (cut_out && picture.has_alpha?) ? written_clear(picture, at) : written(picture, at)
     end
 
     # @param bytes [String] a picture as a file has it
@@ -94,7 +98,7 @@ module Server
     end
 
     # The head of a picture says how large it is before anything of it is unpacked.
-    def opened(type, bytes, at, square)
+    def opened(type, bytes, at, square, longest)
       load_library
       head = Vips::Image.public_send(LOADERS.fetch(type), bytes)
       if head.width * head.height > MOST_PIXELS
@@ -103,7 +107,7 @@ module Server
       end
       # Photos from a telephone say which way up they are; after this it is so.
       return Vips::Image.thumbnail_buffer(bytes, CLOTH, height: CLOTH, crop: :centre, fail_on: :truncated) if square
-      Vips::Image.thumbnail_buffer(bytes, LONGEST, height: LONGEST, size: :down, fail_on: :truncated)
+      Vips::Image.thumbnail_buffer(bytes, longest, height: longest, size: :down, fail_on: :truncated)
     rescue Vips::Error
       refuse(at, BROKEN)
     end
@@ -118,6 +122,18 @@ module Server
       refuse(at, BROKEN)
     end
 
+    # What was cut out; its colour is that of what is left of it.
+    def written_clear(picture, at)
+      picture = picture.colourspace(:srgb).copy_memory
+      clear = picture.extract_band(3).avg
+      refuse(at, "Nothing is left of this picture: everything in it is clear.") if clear < 1
+      seen = picture.flatten(background: 0)
+      colour = format("#%02x%02x%02x", *(0..2).map { (seen.extract_band(_1).avg * 255 / clear).round.clamp(0, 255) })
+      Safe.new("image/png", picture.pngsave_buffer(compression: 9, strip: true), picture.width, picture.height, colour)
+    rescue Vips::Error
+      refuse(at, BROKEN)
+    end
+
     # The colour that it has on the whole, as `#rrggbb`.
     def average(picture) = format("#%02x%02x%02x", *(0..2).map { picture.extract_band(_1).avg.round })
 
@@ -125,6 +141,6 @@ module Server
 
     def refuse(at, says) = raise(Problem.at(at, says))
 
-    private_class_method :load_library, :opened, :written, :average, :refuse
+    private_class_method :load_library, :opened, :written, :written_clear, :average, :refuse
   end
 end

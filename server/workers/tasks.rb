@@ -178,9 +178,11 @@ module Server
         end
 
         # @param at [String] where problems are
-        # @param square [Boolean] whether only its middle is kept
+        # @param square [Boolean] whether only its middle is kept; `cut_out` whether what is clear in it stays clear
         # @return [Photo::Safe]
-        def safe_picture(address, at = "picture", square = false) = Photo.safe(address, at:, square:)
+        def safe_picture(address, at = "picture", square = false, cut_out = false)
+          Photo.safe(address, at:, square:, cut_out:)
+        end
 
         # A place with what its photo shows; its colour is that of the photo where a wreath hangs, unless it is said.
         # @param document [Hash] as {Lantern::Door::Place} reads it

@@ -89,6 +89,19 @@ RSpec.describe "Files in and out", :api, :store do
     expect(ask(:get, "/materials")["materials"][0]["material"]["offers"]).to eq [{"count" => 50, "price" => "2.20"}]
   end
 
+  it "keeps what was cut out of its photo through CSV, and refuses an outline that is none" do
+    fox = {"id" => "fox", "kind" => "piece", "name" => "Felt fox", "picture" => "a" * 64, "picture_width" => 4,
+           "cut_out" => {"outline" => [[0, 0], [1000, 20], [480, 1300]], "high" => 1300}}
+    ask(:post, "/materials", {units: "in", material: fox})
+    text = fetch("/stash.csv").body
+    RealStore.empty
+    take_in(text)
+    expect(stash_now[0]["cut_out"]).to eq fox["cut_out"]
+    expect(take_in(text.sub(/"\{.*\}"/, "a fox"))["problems"][0]["says"]).to match(/Line 2: cut_out: .*“a fox”/)
+    short = text.sub("[[0,0],[1000,20],[480,1300]]", "[[0,0],[1000,20]]")
+    expect(take_in(short)["problems"][0]["says"]).to match(/Its outline must hold at least 3/)
+  end
+
   it "defuses what a spreadsheet would take for a formula, and takes it in again as it was" do
     ask(:post, "/materials",
       {units: "in", material: rope(name: "=HYPERLINK(\"http://evil\")", notes: "@cmd", on_hand: [44])})

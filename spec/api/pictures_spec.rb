@@ -82,6 +82,49 @@ RSpec.describe "Pictures", :api, :store do
     expect(green).to be > 0.1
   end
 
+  describe "that something was cut out of" do
+    # A disc of a colour, all else clear.
+    def disc(colour = [210, 60, 30], size: 600, soft: 255)
+      round = Vips::Image.svgload_buffer(%(<svg xmlns="http://www.w3.org/2000/svg" width="#{size}" height="#{size}">) +
+        %(<circle cx="50%" cy="50%" r="50%"/></svg>))[3] * (soft / 255.0)
+      flat = (Vips::Image.black(size, size) + colour).cast(:uchar)
+      address(:png, flat.bandjoin(round.cast(:uchar)).copy(interpretation: :srgb).pngsave_buffer)
+    end
+
+    it "stay clear where they are, and say the colour of what is left" do
+      kept = ask(:post, "/pictures", {picture: disc, cut_out: true})
+      expect(kept).to include("width" => 400, "height" => 400)
+      expect(kept["colour"].scan(/\h\h/).map(&:hex).zip([210, 60, 30]).map { |a, b| (a - b).abs }.max).to be <= 2
+      bytes = bytes_of(kept["id"])
+      expect(last_response.headers["content-type"]).to eq "image/png"
+      expect([seen(bytes).getpoint(3, 3)[3], seen(bytes).getpoint(200, 200)]).to eq [0, [210, 60, 30, 255]]
+      # A photo without anything clear in it is kept as one.
+      expect(ask(:post, "/pictures", {picture: picture, cut_out: true})).to include("width" => 40)
+      problem = ask(:post, "/pictures", {picture: disc(soft: 0), cut_out: true})["problems"][0]
+      expect(problem).to include("at" => "picture", "says" => /Nothing is left/)
+    end
+
+    it "lie on the wreath in its picture, once in the file and seen in their colours" do
+      kept = ask(:post, "/pictures", {picture: disc, cut_out: true})["id"]
+      square = {"outline" => [[0, 0], [1000, 0], [1000, 1000], [0, 1000]], "high" => 1000}
+      fox = {"id" => "fox", "kind" => "piece", "name" => "Felt fox", "picture" => kept, "picture_width" => 4,
+             "colour" => "#00ff00", "cut_out" => square}
+      three = layer("piece", "fox", making: "bought", count: 3)
+      id = ask(:post, "/wreaths", {plan: plan(materials: [fox], layers: [three])})["id"]
+      header "Host", "localhost"
+      get "/api/wreaths/#{id}/picture.svg?photos=yes"
+      expect(last_response.body.scan("data:image/png;base64,").size).to eq 1
+      expect(last_response.body.scan("<use ").size).to eq 3
+      get "/api/wreaths/#{id}/picture.png"
+      shown = seen(last_response.body)
+      red = ((shown[0] > 190) & (shown[1] > 50) & (shown[1] < 75) & (shown[2] < 45)).avg / 255
+      # Three discs of 4 in, of a picture that is as wide and high as the answer says.
+      left, top, right, bottom = ask(:post, "/work", ask(:get, "/wreaths/#{id}")["plan"])["drawing"]["bounds"]
+      room = (right - left) * 0.06
+      expect(red).to be_within(0.005).of(3 * Math::PI * 4 / ((right - left + room) * (bottom - top + room)))
+    end
+  end
+
   it "go with the archive and come back with it; what nothing names goes after two days" do
     kept, other = [[10, 20, 30], [200, 0, 0]].map { ask(:post, "/pictures", {picture: picture(colour: _1)})["id"] }
     ask(:post, "/materials", {units: "in", material: ribbon(picture: kept)})

@@ -65,14 +65,14 @@ module Lantern
         # What is only shown by its share of a step is nothing that the hands take up next.
         coming = (step["lays"] == lie["key"]) ? 1 : 0
         [lie.merge("front" => all.first(done), "back" => lie["back"].first(done),
-          "written" => lie["written"]&.first(done)).compact,
+          **%w[written pictured].to_h { [_1, lie[_1]&.first(done)] }).compact,
           *lit(lie, NEXT, all[done, coming] || []), *lit(lie, LATEST, done.zero? ? [] : [all[done - 1]])]
       end
 
       def lit(lie, as, items)
         return [] if items.empty?
         [lie.merge("materials" => [as], "front" => items.map { _1.merge("colour" => 0) }, "back" => [])
-          .except("written", "more")]
+          .except("written", "pictured", "more")]
       end
     end
   end

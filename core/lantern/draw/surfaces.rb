@@ -10,15 +10,17 @@ module Lantern
 
       module_function
 
+      # What is cut out of its photo is laid as it is, not repeated.
       # @param materials [Array<Plan::Material>]
       # @return [Array<Hash>] ready for JSON, in the plan's units
       def of(materials, scale)
         materials.map do |material|
           texture = material.texture || ((material.kind == :rope) ? :twist : :plain)
           repeat = material.repeat || Texture::ALL.fetch(texture).usual
-          shown = material.picture_width || material.width || SHOWN if material.picture
+          photo = material.picture unless material.cut_out?
+          shown = material.picture_width || material.width || SHOWN if photo
           {"material" => material.id, "texture" => texture.to_s, "repeat" => repeat && scale.number(repeat),
-           "picture" => material.picture, "picture_width" => shown && scale.number(shown)}.compact
+           "picture" => photo, "picture_width" => shown && scale.number(shown)}.compact
         end
       end
     end

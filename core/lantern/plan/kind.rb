@@ -6,8 +6,9 @@ module Lantern
     # and screens ask it, and nobody keeps a list of kinds.
     #
     # `sold` is `:length` (cut from a roll or package), `:sheet` (cut from cloth) or `:count` (counted, not
-    # cut); `soft` kinds may be wired, sheer, directional; `fields` are those that make the kind what it is.
-    Kind = Value.define(:key, :title, :sold, :soft, :fields)
+    # cut); `soft` kinds may be wired, sheer, directional; `fields` are those that make the kind what it is, `photo`
+    # those that say what a photo of it shows.
+    Kind = Value.define(:key, :title, :sold, :soft, :fields, :photo)
 
     class Kind
       ALL = Registry.new("kind of material")
@@ -46,6 +47,14 @@ module Lantern
         Field::Switch.new(:directional, label: "Pattern has an up")
       ].freeze
 
+      # Of what is laid flat, a photo is a piece of it.
+      PHOTO = [
+        Field::Picture.new(:picture, label: "A photo of it",
+          help: "Laid flat, from straight above, filling the picture. It is drawn at its true scale."),
+        Field::Length.new(:picture_width, most: 60, label: "The photo shows, across",
+          default_says: "its width, or 4 in")
+      ].freeze
+
       class << self
         # @raise [Registry::Unknown]
         def fetch(key) = ALL.fetch(key)
@@ -59,9 +68,9 @@ module Lantern
 
         private
 
-        def know(key, title, sold:, soft: false, fields: [])
+        def know(key, title, sold:, soft: false, fields: [], photo: PHOTO)
           raise ArgumentError, "A kind is sold by #{SOLD.join(", ")}; not by #{sold}." unless SOLD.include?(sold)
-          ALL.know(key, new(key:, title:, sold:, soft:, fields:))
+          ALL.know(key, new(key:, title:, sold:, soft:, fields:, photo:))
         end
       end
 
@@ -73,7 +82,7 @@ module Lantern
 
       # @return [Array<Field>] what a material of this kind is made of
       def all_fields
-        [*Material.common_fields, *fields, *(soft ? SOFT : []), *lost_edge, stock_field, offers_field]
+        [*Material.common_fields(photo), *fields, *(soft ? SOFT : []), *lost_edge, stock_field, offers_field]
       end
 
       # @return [Hash] for the API
@@ -121,7 +130,20 @@ module Lantern
         Field::Reference.new(:with, kinds: %i[glue coat], label: "Put on with",
           help: "The paste or glue that it takes.")
       ].freeze
-      private_constant :WIDTH, :THICK, :STICK, :SORT, :COAT
+      # A thing is cut out of its photo: its outline from the upper left, right and down, and how high it is, both in
+      # thousandths of its width.
+      THING = [
+        Field::Picture.new(:picture, outlined: true, label: "A photo of it",
+          help: "On one plain colour. Tap that, and it is taken off."),
+        Field::Length.new(:picture_width, most: 60, label: "It is so wide", default_says: "3 in"),
+        Field::Record.new(:cut_out, label: "Cut out of its photo", fields: [
+          Field::List.new(:outline, least: 3, most: 240, required: true, label: "Its outline",
+            of: Field::List.new(:corner, least: 2, most: 2, label: "A corner",
+              of: Field::Count.new(:far, least: 0, most: 100_000, label: "So far"))),
+          Field::Count.new(:high, most: 100_000, required: true, label: "How high it is")
+        ])
+      ].freeze
+      private_constant :WIDTH, :THICK, :STICK, :SORT, :COAT, :THING
 
       know :ribbon, "Ribbon", sold: :length, soft: true, fields: [WIDTH]
       know :fabric, "Fabric", sold: :sheet, soft: true
@@ -130,7 +152,7 @@ module Lantern
       know :tie, "Ties", sold: :count, fields: [SORT]
       know :wire, "Wire", sold: :length, fields: [THICK]
       know :glue, "Glue", sold: :count, fields: [STICK]
-      know :piece, "Pieces", sold: :count
+      know :piece, "Pieces", sold: :count, photo: THING
       know :coat, "Coats", sold: :count, fields: COAT
       know :form, "Forms", sold: :count
     end

@@ -5,7 +5,7 @@ module Lantern
     # One material of a plan: what it is, how it is sold, and what of it is in the stash.
     # Lengths in inches, prices exact. `kind` is the key of its {Kind}.
     Material = Value.define(:id, :kind, :name, :width, :length, :diameter, :thickness, :colour, :texture, :repeat,
-      :picture, :picture_width, :wired,
+      :picture, :picture_width, :cut_out, :wired,
       :sheer, :directional, :lost_edge, :sort, :put_on_with, :offers, :on_hand, :notes, :tried) do
       # @return [Boolean] whether it is cut from a roll or package, by length
       def lengthwise? = Kind.fetch(kind).lengthwise?
@@ -14,6 +14,9 @@ module Lantern
 
       # @return [Boolean] whether it is counted, not cut
       def counted? = Kind.fetch(kind).counted?
+
+      # Whether its photo shows it alone, cut out along its outline.
+      def cut_out? = !(picture.nil? || cut_out.nil?)
 
       # How thick it lies, in inches. Half a millimetre where nobody measured (from memory: a plain
       # woven cotton or a grosgrain ribbon).
@@ -54,18 +57,16 @@ module Lantern
           {"lengths" => lengths, "pieces" => pieces}
         end
 
+        # @param photo [Array<Field>] how its photo is kept
         # @return [Array<Field>] what every material has, whatever its kind
-        def common_fields
+        def common_fields(photo = Kind::PHOTO)
           [
             Field::Text.new(:id, required: true, most: 60, label: "Material id"),
             Field::Choice.new(:kind, required: true, label: "Kind of material",
               choices: -> { Kind::ALL.to_h.transform_values(&:title) }),
             Field::Text.new(:name, required: true, label: "Name"),
             Field::Colour.new(:colour, label: "Colour"),
-            Field::Picture.new(:picture, label: "A photo of it",
-              help: "Laid flat, from straight above, filling the picture. It is drawn at its true scale."),
-            Field::Length.new(:picture_width, most: 60, label: "The photo shows, across",
-              default_says: "its width, or 4 in"),
+            *photo,
             Field::Choice.new(:texture, choices: TEXTURES, label: "Texture"),
             Field::Length.new(:repeat, most: 24, label: "Its pattern repeats every",
               help: "From one stripe, check or dot to the next."),

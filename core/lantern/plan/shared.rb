@@ -6,7 +6,7 @@ module Lantern
     # the steps, and what its materials are; nothing of what a maker owns, learned or earns.
     module Shared
       OWN = %w[money currency budget learned paces today smallest_remnant].freeze
-      OWN_OF_MATERIAL = %w[on_hand notes picture picture_width offers tried].freeze
+      OWN_OF_MATERIAL = %w[on_hand notes picture picture_width cut_out offers tried].freeze
       # An offer as it goes along where prices do.
       OFFER = %w[length width count price].freeze
       # Of so many at most is asked which it is.

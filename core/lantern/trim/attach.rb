@@ -9,7 +9,7 @@ module Lantern
         summary: "Picks, blooms, a sign, lights: at their place, fixed so that they hold."
       counts :pieces, :things
       hands :tack, :tie_on, :cable_tie, :sign_on, :swag
-      laid :disc, :sprig, :board, :tag, :cord
+      laid :disc, :sprig, :board, :tag, :cut_out, :cord
 
       spread 0.0
 
@@ -103,7 +103,8 @@ module Lantern
       def weighs = weight.to_f * count
 
       def size
-        super || {sign: form.silhouette.width / 3, swag: form.face * 2}.fetch(what, form.face / 3).to_r.round(3)
+        super || (material.picture_width if pictured?) ||
+          {sign: form.silhouette.width / 3, swag: form.face * 2}.fetch(what, form.face / 3).to_r.round(3)
       end
 
       def needs = [*things, *(hung if in_the_middle? && cord)]
@@ -157,6 +158,7 @@ module Lantern
       def hiding? = what == :overlay
 
       def lies
+        return [in_picture, *cord_lie] if pictured?
         narrow = thing.lie == Place::Lie::Sprig
         own = word unless THINGS.key?(what)
         [thing.lie.new(layer: id, unit: thing.unit, called: own, words: own, materials: [material].compact,
@@ -222,8 +224,22 @@ module Lantern
         (0...count).map { |i| (what == :swag) ? start : start + i * size.to_f * 1.05 }
       end
 
+      def pictured? = material&.cut_out?
+
+      # As its photo shows it, upright.
+      def in_picture
+        Place::Lie::CutOut.new(layer: id, unit: thing.unit, called: (word unless THINGS.key?(what)),
+          materials: [material], width: size.to_f,
+          front: places.map { |place| Place::Lie::CutOut.item(material, middle_of(place), size) })
+      end
+
+      def middle_of(along)
+        return [(opening[0] + opening[2]) / 2, opening[1] + drop.to_f] if in_the_middle?
+        form.path.beside(along, 0.0)
+      end
+
       def shape(along, i)
-        x, y = in_the_middle? ? [(opening[0] + opening[2]) / 2, opening[1] + drop.to_f] : form.path.beside(along, 0.0)
+        x, y = middle_of(along)
         half = size.to_f / 2
         case what
         when :sign

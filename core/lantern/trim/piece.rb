@@ -16,7 +16,7 @@ module Lantern
       hands :pinch_and_twist, :two_loops, :shoelace, :crossed, :one_loop, :accordion, :folded_many, :flat_rings,
         :layered_rings, :rings, :rosette, :stacked_strips, :cone, :bundle, :tuft, :swag, :tie_on, :cable_tie,
         :hairpin, :sign_on, :push_in, :tack
-      laid :tail, :loop, :tube, :curl, :ball, :sprig, :board, :tag, :panel, :cord
+      laid :tail, :loop, :tube, :curl, :ball, :sprig, :board, :tag, :cut_out, :panel, :cord
 
       spread 0.05 # from memory
 

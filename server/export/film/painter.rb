@@ -46,7 +46,8 @@ module Server
           before, image = @grown.fetch([lie["layer"], lie["key"]], [0, nil])
           count = lie["front"].size
           return image if count == before
-          added = drawn([lie.merge("front" => lie["front"].drop(before), "written" => lie["written"]&.drop(before))])
+          beside = %w[written pictured].to_h { [_1, lie[_1]&.drop(before)] }
+          added = drawn([lie.merge("front" => lie["front"].drop(before), **beside)])
           image = image ? image.composite(added, :over).copy_memory : added
           @grown[[lie["layer"], lie["key"]]] = [count, image]
           image

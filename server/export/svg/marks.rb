@@ -32,6 +32,13 @@ module Server
           %(stroke-width="#{at(size * 0.12)}" paint-order="stroke">#{CGI.escapeHTML(written["words"])}</text>)
       end
 
+      # A picture of one by one by its upper left, upper right and lower left corners.
+      def picture(name, placed)
+        x, y, *others = placed
+        right, down = others.each_slice(2).map { |across, below| [across - x, below - y] }
+        %(<use href="##{name}" transform="matrix(#{[*right, *down, x, y].map { at(_1) }.join(" ")})"/>)
+      end
+
       def line(path, mark, paint, half)
         %(<path d="#{path}" fill="none" stroke="#{paint}" stroke-opacity="#{mark.opacity}" ) +
           %(stroke-width="#{at(half * mark.width)}" stroke-linejoin="round" ) +

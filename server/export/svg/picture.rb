@@ -97,7 +97,18 @@ module Server
         look = look(lie)
         Lantern::Place::Look::Print.new(look, lie["width"]).of(lie[@side]) { |item, direction|
           lie["more"] ? PAINTS["accent"] : fill(lie["materials"][item], lie["width"], look, direction)
-        }.map { |made| Marks.write(made, lie["width"], PAINTS) } + words(lie)
+        }.map { |made| Marks.write(made, lie["width"], PAINTS) } + pictured(lie) + words(lie)
+      end
+
+      # The photos that pieces are cut out of; each stands in the file once.
+      def pictured(lie)
+        return [] if back?
+        Array(lie["pictured"]).filter_map { |each|
+          photo = @photos[each["picture"]] or next
+          name = "p#{@photos.keys.index(each["picture"])}"
+          patterns[name] ||= %(<image id="#{name}" href="#{photo}" width="1" height="1" preserveAspectRatio="none"/>)
+          Marks.picture(name, each["placed"])
+        }
       end
 
       def words(lie) = back? ? [] : Array(lie["written"]).map { Marks.words(_1) }

@@ -7,7 +7,7 @@ module Server
       def self.registered(app)
         app.instance_eval do
           changes("/api/pictures", code: 201) {
-            store.pictures.keep(asked(:safe_picture, sent["picture"], "picture", sent["square"] == true))
+            store.pictures.keep(asked(:safe_picture, sent["picture"], "picture", *sent.values_at("square", "cut_out")))
           }
 
           get "/api/pictures/:picture" do

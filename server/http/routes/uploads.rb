@@ -17,7 +17,7 @@ module Server
             store.uploads.open(params["upload"], sent["parts"]) do |file|
               # More than a photo may have is no photo, however many parts there are.
               address = Photo.address(file.read(Photo::MOST + 1).to_s)
-              store.pictures.keep(asked(:safe_picture, address, "picture", sent["square"] == true))
+              store.pictures.keep(asked(:safe_picture, address, "picture", *sent.values_at("square", "cut_out")))
             end
           }
 

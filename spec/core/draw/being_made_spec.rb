@@ -33,6 +33,17 @@ RSpec.describe Lantern::Draw::BeingMade do
     end
   end
 
+  it "has of what is written and pictured as much as of the pieces, and none of it on what is lit" do
+    each = [1, 2, 3].map { {"points" => [_1], "colour" => 0} }
+    lie = {"layer" => "a", "key" => "things", "materials" => ["fox"], "front" => each, "back" => [],
+           "written" => %w[one two three], "pictured" => %w[first second third]}
+    step = {"id" => "a.fix", "layer" => "a", "lays" => "things", "count" => 3}
+    made = described_class.new("steps" => [step], "drawing" => {"layers" => [lie]})
+    laid, *lit = made.at(2)["layers"]
+    expect(laid.values_at("written", "pictured")).to eq [%w[one two], %w[first second]]
+    expect([lit.size, lit.flat_map(&:keys) & %w[written pictured]]).to eq [2, []]
+  end
+
   it "knows where a step begins and ends" do
     worked = Lantern.work(example_plan("door-14-undyed-rope"))
     made = described_class.new(worked)

@@ -270,6 +270,58 @@ RSpec.describe Lantern::Trim::Piece do
     expect(steps(found, "top").last["title"]).to match(/on the top left of the Felt fox\z/)
   end
 
+  # A photo in thousandths of its width, 1500 high: its outline lies where that photo does, and is so large.
+  describe "that is cut out of its photo" do
+    let(:cut_out) { {outline: [[0, 0], [1000, 0], [1000, 900], [500, 1500], [0, 900]], high: 1500} }
+
+    def photographed(id, more = {})
+      stuff.find { _1[:id] == id }.merge!(picture: "a" * 64, cut_out:, **more)
+    end
+
+    def corners(item) = item["points"].each_slice(2).to_a
+
+    it "is drawn as that, upright, as wide as the thing or as its plan says" do
+      photographed("figure", picture_width: 4)
+      found = worked(piece(making: "bought", at: 6, material: "figure"),
+        piece("small", making: "bought", at: 12, material: "figure", parts: [{as: "item", size: 2}]))
+      lie, small = lies(found)[0], lies(found, "small")[0]
+      # The middle of the band at six is 5 1/2 in below the middle; 4 in wide is 6 in high.
+      expect(lie["pictured"]).to eq [{"picture" => "a" * 64, "placed" => [-2.0, 2.5, 2.0, 2.5, -2.0, 8.5]}]
+      expect(corners(lie["front"][0])).to eq [[-2, 2.5], [2, 2.5], [2, 6.1], [0, 8.5], [-2, 6.1]]
+      expect(small["pictured"][0]["placed"]).to eq [-1.0, -7.0, 1.0, -7.0, -1.0, -4.0]
+      expect([lie["kind"], lie["what"], lie["written"]]).to eq ["cut_out", "Felt fox", nil]
+      # Its photo is laid as it is, and never fills a strip.
+      expect(found["drawing"]["surfaces"].find { _1["material"] == "figure" }.keys).not_to include "picture"
+    end
+
+    it "has its foot in the middle and its top at the tip where it is a pick, as long as was said" do
+      photographed("leaf")
+      found = worked(piece(making: "swag", at: 6, parts: [{as: "item", material: "leaf", count: 2, size: 6}]))
+      left, right = lies(found)[0]["pictured"].map { _1["placed"].each_slice(2).to_a }
+      foot = ->((upper_left, upper_right, lower_left)) {
+        lower_left.zip(upper_left, upper_right).map { |low, a, b| low + (b - a) / 2 }
+      }
+      top = ->((upper_left, upper_right, _)) { upper_left.zip(upper_right).map { _1.sum / 2 } }
+      [left, right].each do |placed|
+        expect(foot[placed]).to match [be_within(0.01).of(0), be_within(0.01).of(5.5)]
+        expect(Math.hypot(*top[placed].zip(foot[placed]).map { _1 - _2 })).to be_within(0.01).of(6)
+      end
+      expect([top[left][0], top[right][0]]).to match [be < -5, be > 5]
+    end
+
+    it "hides what lies beneath it, and no more" do
+      photographed("figure", picture_width: 4)
+      document = JSON.parse(JSON.generate(stuff.find { _1[:id] == "figure" }))
+      material = Lantern::Plan::Material.check(document, units: "in")
+      item = Lantern::Place::Lie::CutOut.item(material, [0, 0], 4)
+      hidden = Lantern::Place::Lie::CutOut.new(layer: "a", unit: :things, materials: [material], width: 4.0,
+        front: [item]).covers(:front)
+      # Three inches high at its sides, a point of 2.4 in below.
+      expect([[0, 0], [1.9, -2.9], [0, 2.9]].map { |x, y| hidden.any? { _1.over?(x, y) } }).to all be true
+      expect([[1.9, 2.5], [2.1, 0], [0, 3.1]].map { |x, y| hidden.any? { _1.over?(x, y) } }).to all be false
+    end
+  end
+
   it "is not twisted into ties that a form has not" do
     tied = piece(material: "thin", fixing: [{with: "twisted"}])
     codes = ->(found) { found["layers"][0]["findings"].map { _1["code"] } }

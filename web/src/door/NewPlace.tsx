@@ -7,9 +7,10 @@ import { TargetRow } from "../photo/TargetRow"
 import { nextTarget, tapped, untapped, type Taps, type Target } from "../photo/taps"
 import { FieldControl } from "../pieces/FieldControl"
 import { OpenChoice } from "../pieces/OpenChoice"
-import { PhotoInput, type SentPhoto } from "../pieces/PhotoInput"
+import { PhotoInput } from "../pieces/PhotoInput"
 import { Problem } from "../pieces/Problem"
 import { Prose } from "../pieces/Prose"
+import type { SentPhoto } from "../pieces/usePhoto"
 
 interface Props {
   units: Units

@@ -6,7 +6,7 @@ import { Marks } from "./Marks"
 import { degreesOf } from "./fill"
 import { lookOf, looksOf, paintsOf, type Looks } from "./looks"
 import { print } from "./print"
-import { colourOf, SurfacePattern, type Surface } from "./Textures"
+import { colourOf, laidOut, pictureAt, SurfacePattern, type Surface } from "./Textures"
 
 interface Props {
   drawing: Drawing
@@ -112,10 +112,25 @@ const Laid = memo(function Laid({ id, lie, which, look, textures, looks, far }: 
         </defs>
       )}
       <Marks printed={printed} width={lie.width} />
+      {which === "front" && !far && lie.pictured && <Pictured pictured={lie.pictured} />}
       {which === "front" && !far && lie.written && <Written written={lie.written} />}
     </>
   )
 })
+
+/** Pieces as their photos show them, each in its place. */
+function Pictured({ pictured }: { pictured: NonNullable<Lie["pictured"]> }) {
+  return pictured.map(({ picture, placed }, i) => (
+    <image
+      key={i}
+      href={pictureAt(picture)}
+      width={1}
+      height={1}
+      preserveAspectRatio="none"
+      transform={`matrix(${laidOut(placed).join(" ")})`}
+    />
+  ))
+}
 
 /** What is written on pieces, with a halo, so that it is read on any colour. */
 function Written({ written }: { written: NonNullable<Lie["written"]> }) {

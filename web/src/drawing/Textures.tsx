@@ -12,6 +12,12 @@ export function colourOf(material: Material | undefined): string {
 /** A colour as it is seen through the form, or in the shade. */
 export const shaded = (colour: string) => `color-mix(in oklab, ${colour} 65%, var(--ink))`
 
+/** A picture of one by one by its upper left, upper right and lower left corners, as the six numbers of a matrix. */
+export function laidOut(placed: number[]): [number, number, number, number, number, number] {
+  const [x, y, right, across, down, below] = placed as [number, number, number, number, number, number]
+  return [right - x, across - y, down - x, below - y, x, y]
+}
+
 export const pictureAt = (id: string) => `/api/pictures/${id}`
 
 /** A colour with so much of the light on it, in percent. */

@@ -58,11 +58,14 @@ export async function sendInParts(
   return { upload, parts }
 }
 
+/** What is kept of a photo, if not all: its middle as a piece of cloth, or what was cut out of it. */
+export type KeptAs = "square" | "cut_out"
+
 /** Sends a photo, made smaller before. */
-export async function sendPhoto(photo: Blob, square: boolean, onProgress: (progress: Progress) => void) {
+export async function sendPhoto(photo: Blob, as: KeptAs | undefined, onProgress: (progress: Progress) => void) {
   const { upload, parts } = await sendInParts(photo, onProgress)
   const params = { path: { upload } }
-  return answered(await api.POST("/uploads/{upload}/picture", { params, body: { parts, square } }))
+  return answered(await api.POST("/uploads/{upload}/picture", { params, body: { parts, ...(as && { [as]: true }) } }))
 }
 
 /** Tries again while no answer comes, or one that says to come again. */

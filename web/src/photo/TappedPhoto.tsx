@@ -1,6 +1,7 @@
-import { useRef, useState } from "react"
 import { pictureAt } from "../drawing/Textures"
+import { Cross } from "./Cross"
 import type { Place, Taps } from "./taps"
+import { useCross } from "./useCross"
 
 interface Props {
   picture: { id: string; width: number; height: number }
@@ -12,57 +13,22 @@ interface Props {
   onTap: (place: Place) => void
 }
 
-/** Pixels that an arrow key moves the cross by; with Shift, one. */
-const STEP = 12
 const CORNER = "pointer-events-none absolute top-2 h-32 w-32 rounded-full border-2 border-base-content bg-base-100"
 /** How many times the loupe enlarges. */
 const LOUPE = 4
 
-const ARROWS: Record<string, Place> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-}
-
 /** A photo that is tapped on, with a loupe at its corner: by finger, or with the arrow keys and Enter. */
 export function TappedPhoto({ picture, taps, target, found, onTap }: Props) {
   const { width, height } = picture
-  const frame = useRef<SVGSVGElement>(null)
-  const [at, setAt] = useState<Place>()
-  const place = (event: { clientX: number; clientY: number }): Place => {
-    const box = frame.current!.getBoundingClientRect()
-    const inside = (share: number, most: number) => Math.min(Math.max(share * most, 0), most)
-    return [
-      inside((event.clientX - box.left) / box.width, width),
-      inside((event.clientY - box.top) / box.height, height),
-    ]
-  }
-  const byKey = (event: React.KeyboardEvent) => {
-    const [x, y] = at ?? [width / 2, height / 2]
-    const arrow = ARROWS[event.key]
-    if (event.key === "Enter" || event.key === " ") onTap([x, y])
-    else if (arrow) {
-      const step = event.shiftKey ? 1 : STEP
-      setAt([Math.min(Math.max(x + arrow[0] * step, 0), width), Math.min(Math.max(y + arrow[1] * step, 0), height)])
-    } else return
-    event.preventDefault()
-  }
+  const { at, frame } = useCross(picture, onTap)
   const dot = Math.max(width, height) / 140
   return (
     <div className="relative">
       <svg
-        ref={frame}
-        viewBox={`0 0 ${width} ${height}`}
+        {...frame}
         className="tapped-photo max-h-[70vh] w-full cursor-crosshair touch-manipulation"
         style={{ aspectRatio: `${width} / ${height}` }}
-        tabIndex={0}
-        role="application"
         aria-label="The photo: the arrow keys move the cross, with Shift by a hair; Enter taps"
-        onPointerMove={(event) => setAt(place(event))}
-        onPointerLeave={() => setAt(undefined)}
-        onClick={(event) => onTap(place(event))}
-        onKeyDown={byKey}
       >
         <image href={pictureAt(picture.id)} width={width} height={height} />
         <Marks taps={taps} target={target} dot={dot} />
@@ -90,17 +56,6 @@ export function TappedPhoto({ picture, taps, target, found, onTap }: Props) {
         </svg>
       )}
     </div>
-  )
-}
-
-function Cross({ at: [x, y], size }: { at: Place; size: number }) {
-  return (
-    <path
-      d={`M${x - size} ${y} H${x + size} M${x} ${y - size} V${y + size}`}
-      stroke="var(--color-error)"
-      strokeWidth={size / 14}
-      pointerEvents="none"
-    />
   )
 }
 

@@ -24,7 +24,8 @@ export function Dialog({
       ref={element}
       className="modal"
       aria-label={title}
-      onClose={onClose}
+      // One that is opened from this one tells of its closing here too.
+      onClose={(event) => event.target === element.current && onClose()}
       onClick={(event) => event.target === element.current && element.current?.close()}
     >
       <div

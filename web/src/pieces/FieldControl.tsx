@@ -102,7 +102,8 @@ function Control(props: Controlled) {
       />
     )
   }
-  if (field.kind === "picture") return <PictureControl id={id} value={value} onChange={onChange} />
+  if (field.kind === "picture")
+    return <PictureControl id={id} value={value} outlined={field.outlined} onChange={onChange} />
   if (field.kind === "spot") {
     return (
       <span className="flex flex-wrap items-center justify-end gap-3">

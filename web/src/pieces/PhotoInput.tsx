@@ -1,65 +1,62 @@
-import { useMutation } from "@tanstack/react-query"
 import { useState } from "react"
-import { sendPhoto, type Progress } from "../keep/upload"
+import type { KeptAs } from "../keep/upload"
 import { Problem } from "./Problem"
-import { Sending } from "./Sending"
 import { shrunk } from "./shrunk"
-
-export interface SentPhoto {
-  id: string
-  width: number
-  height: number
-  colour: string
-}
+import { usePhoto, type SentPhoto } from "./usePhoto"
 
 interface Props {
   id?: string
   label?: string
   className: string
-  /** Only its middle is kept, as a piece of cloth. */
-  square?: boolean
+  as?: KeptAs
   onSent: (photo: SentPhoto) => void
 }
 
-/** A photo, taken or chosen, and sent at once; over a line that breaks it goes on where it broke. */
-export function PhotoInput({ id, label, className, square = false, onSent }: Props) {
-  const [progress, setProgress] = useState<Progress>()
+/** A photo, taken or chosen, and sent at once. */
+export function PhotoInput({ id, label, className, as, onSent }: Props) {
   const [unreadable, setUnreadable] = useState("")
-  const send = useMutation({
-    mutationFn: (photo: Blob) => sendPhoto(photo, square, setProgress),
-    onSuccess: onSent,
-  })
+  const { shown, send, forget } = usePhoto(as, onSent)
   const choose = async (file: File) => {
-    send.reset()
-    setProgress(undefined)
+    forget()
     const photo = await shrunk(file)
     setUnreadable(photo ? "" : `${file.name} is no picture that can be read here. Choose a JPEG, PNG or WebP.`)
-    if (photo) send.mutate(photo)
+    if (photo) send(photo)
   }
   return (
     <>
-      <input
-        id={id}
-        type="file"
-        accept="image/jpeg,image/png,image/webp"
-        aria-label={label}
-        className={className}
-        onChange={(event) => {
-          const file = event.target.files?.[0]
-          if (file) void choose(file)
-        }}
-      />
-      {send.isPending && <Sending what="the photo" progress={progress} />}
-      {(unreadable || send.isError) && (
+      <PhotoChoice id={id} label={label} className={className} onChosen={(file) => void choose(file)} />
+      {unreadable ? (
         <Problem inline small className="basis-full">
-          {unreadable || send.error?.message}{" "}
-          {!unreadable && (
-            <button type="button" className="link" onClick={() => send.variables && send.mutate(send.variables)}>
-              Go on sending it
-            </button>
-          )}
+          {unreadable}
         </Problem>
+      ) : (
+        shown
       )}
     </>
+  )
+}
+
+interface ChoiceProps {
+  id?: string
+  label?: string
+  className: string
+  onChosen: (file: File) => void
+}
+
+export function PhotoChoice({ id, label, className, onChosen }: ChoiceProps) {
+  return (
+    <input
+      id={id}
+      type="file"
+      accept="image/jpeg,image/png,image/webp"
+      aria-label={label}
+      className={className}
+      onChange={(event) => {
+        const file = event.target.files?.[0]
+        if (file) onChosen(file)
+        // The same one can be chosen again.
+        event.target.value = ""
+      }}
+    />
   )
 }

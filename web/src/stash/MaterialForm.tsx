@@ -94,7 +94,8 @@ export function MaterialForm({ stashed, units, kinds, others, onClose }: Props) 
           <Problem key={problem.says}>{problem.says}</Problem>
         ))}
         {fields
-          .filter((field) => field.name !== "id" && field.kind !== "list")
+          // What is cut out of a photo comes with it.
+          .filter(({ name, kind }) => name !== "id" && kind !== "list" && kind !== "record")
           .map((field) => control(field, field.name))}
         {fields
           // What was tried with it is practised, not typed.

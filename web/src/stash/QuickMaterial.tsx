@@ -25,6 +25,8 @@ interface Props {
 
 /** What makes a kind what it is; everything else can be said later, in the stash. */
 const ESSENTIAL = ["name", "width", "wired", "diameter", "sort", "picture", "colour"]
+/** Of a thing also its size. */
+const OF_THING = [...ESSENTIAL, "picture_width"]
 const OF_OFFER = ["length", "width", "count", "price"]
 const ON_SALE = ["sale_price", "sale_from", "sale_every"]
 
@@ -71,7 +73,7 @@ export function QuickMaterial({ kinds, units, beside = [], onAdded, onClose }: P
         ...draft,
         name: "",
         colour: fresh(draft.kind, [...beside, ...all]),
-        picture: undefined,
+        ...{ picture: undefined, cut_out: undefined },
         on_hand: [],
       })
     },
@@ -119,7 +121,9 @@ export function QuickMaterial({ kinds, units, beside = [], onAdded, onClose }: P
             />
           </Field>
         )}
-        {chosen(fields, ESSENTIAL).map((field) => control(field, field.name))}
+        {chosen(fields, fields.some(({ outlined }) => outlined) ? OF_THING : ESSENTIAL).map((field) =>
+          control(field, field.name),
+        )}
         <fieldset className="pt-2">
           <legend className="font-semibold">What one costs</legend>
           <p className="text-sm text-quiet">Left empty: it is said later, in the stash.</p>

@@ -19,12 +19,17 @@ module Lantern
           given = made.class.stems ? part.overlapped(turn) : part.lies(turn)
           given.reject { |_, ways| ways.empty? }.map.with_index do |(kind, ways), i|
             front = points.flat_map { |x, y, turned|
-              ways.map { |way, far| {points: shape(kind, part, x, y, way + turned, far)} }
+              ways.map { |way, far| item(kind, part, x, y, way + turned, far) }
             }
             kind.new(layer: id, unit: part.seen_as(kind), key: :"part_#{number + 1}_#{i + 1}",
               materials: [part.material].compact,
               width: part.seen_width, front:, called: part.called, words: part.written)
           end
+        end
+
+        def item(kind, part, ...)
+          return part.pictured(...) if kind == Place::Lie::CutOut
+          {points: shape(kind, part, ...)}
         end
 
         # The points of one of a part's pieces, out from the middle of the whole.

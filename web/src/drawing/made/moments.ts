@@ -65,6 +65,7 @@ const slice = (lie: Lie, from: number, to: number): Lie => ({
   front: lie.front.slice(from, to),
   back: lie.back.slice(from, to),
   written: lie.written?.slice(from, to),
+  pictured: lie.pictured?.slice(from, to),
 })
 
 /** What of a lie is there, in parts; those that are whole are the same each time, and not drawn anew. */
@@ -83,13 +84,13 @@ function partOf(lie: Lie, step: Step, count: number): Lie[] {
   // What is only shown by its share of a step is nothing that the hands take up next.
   const coming = step.lays === lie.key ? 1 : 0
   return [
-    { ...lie, front: all.slice(0, done), back: lie.back.slice(0, done), written: lie.written?.slice(0, done) },
+    slice(lie, 0, done),
     ...lit(lie, NEXT, all.slice(done, done + coming)),
     ...lit(lie, LATEST, all.slice(Math.max(done - 1, 0), done)),
   ]
 }
 
-function lit({ written: _, more: __, ...lie }: Lie, as: string, items: Lie["front"]): Lie[] {
+function lit({ written: _, pictured: __, more: ___, ...lie }: Lie, as: string, items: Lie["front"]): Lie[] {
   if (items.length === 0) return []
   return [{ ...lie, materials: [as], front: items.map((item) => ({ ...item, colour: 0 })), back: [] }]
 }

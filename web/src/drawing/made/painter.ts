@@ -2,7 +2,7 @@ import type { Declarations, Drawing, Lie, Material, Step } from "../../keep/clie
 import { degreesOf } from "../fill"
 import { lookOf, looksOf, paintsOf } from "../looks"
 import { print } from "../print"
-import { colourOf, pictureAt, type Surface } from "../Textures"
+import { colourOf, laidOut, pictureAt, type Surface } from "../Textures"
 import { LATEST, laidAt, LIT, NEXT, type Moment } from "./moments"
 import { coloursOn, paintMarks, stripPattern, type Fill } from "./paint"
 
@@ -212,7 +212,9 @@ export class Painter {
     })
     const fill: Fill = (name) => this.fills.get(name) ?? this.colour(name)
     paintMarks(context, print(look, lie.width, items, paint, far, from), lie.width, this.colour, fill)
-    if (!far) this.written(context, whole ? lie.written : lie.written?.slice(from))
+    if (far) return
+    this.pictured(context, whole ? lie.pictured : lie.pictured?.slice(from))
+    this.written(context, whole ? lie.written : lie.written?.slice(from))
   }
 
   private strip(surface: Surface, colour: string, width: number, degrees: number) {
@@ -236,6 +238,17 @@ export class Painter {
       image.src = pictureAt(id)
     }
     return this.photos.get(id)
+  }
+
+  private pictured(context: CanvasRenderingContext2D, pictured: Lie["pictured"]) {
+    for (const { picture, placed } of pictured ?? []) {
+      const photo = this.photo(picture)
+      if (!photo) continue
+      context.save()
+      context.transform(...laidOut(placed))
+      context.drawImage(photo, 0, 0, 1, 1)
+      context.restore()
+    }
   }
 
   private written(context: CanvasRenderingContext2D, written: Lie["written"]) {

@@ -16,7 +16,7 @@ module Lantern
 
           def length = nil
 
-          def size = super || USUAL
+          def size = super || material&.picture_width || USUAL
 
           def told
             measures = [(text(size) if said[:size]), (text(height) if height)].compact.join(" by ")
@@ -36,19 +36,27 @@ module Lantern
 
           def lies(turn)
             return [[Place::Lie::Board, fan(count, turn, 0.0)]] if words
-            return [[Place::Lie::Sprig, fan(count, turn - DOWN, long, 0.8)]] if sprig?
+            return [[seen, fan(count, turn - DOWN, long, 0.8)]] if sprig?
             apart = (count == 1) ? 0.0 : size.to_f / 2
-            [[ball? ? Place::Lie::Ball : Place::Lie::Tag,
-              (0...count).map { |i| [turn + i * 2 * Math::PI / count, apart] }]]
+            [[seen, (0...count).map { |i| [turn + i * 2 * Math::PI / count, apart] }]]
           end
 
           # What is written on it where it is drawn.
-          def written = words || (name unless sprig? || ball?)
+          def written = words || (name unless sprig? || ball? || cut_out?)
 
           # Left and right in turn, overlapped in the middle, their heads drooping a little.
           def overlapped(_turn)
-            [[Place::Lie::Sprig,
+            [[cut_out? ? Place::Lie::CutOut : Place::Lie::Sprig,
               (0...count).map { |i| [i.even? ? Math::PI - 0.2 - i * 0.12 : 0.2 + i * 0.12, long] }]]
+          end
+
+          # As it lies where it is seen as its photo: a sprig from its foot outward, everything else upright about its
+          # own middle.
+          # @return [Hash] an item of {Place::Lie::CutOut}
+          def pictured(x, y, way, far)
+            out = sprig? ? far / 2.0 : far
+            middle = [x + Math.cos(way) * out, y + Math.sin(way) * out]
+            Place::Lie::CutOut.item(material, middle, across, *(way if sprig?))
           end
 
           def wide = sprig? ? [size.to_f, long / 2].min : size.to_f
@@ -58,11 +66,27 @@ module Lantern
 
           private
 
+          def cut_out? = material&.cut_out?
+
+          def seen
+            return Place::Lie::CutOut if cut_out?
+            return Place::Lie::Sprig if sprig?
+            ball? ? Place::Lie::Ball : Place::Lie::Tag
+          end
+
+          # So wide is its photo: as it was measured, or a sprig's so that it is as long as was said.
+          def across
+            (sprig? && (said[:size] || height)) ? long * 1000.0 / material.cut_out[:high] : size.to_f
+          end
+
           def sprig? = name.match?(SPRIG)
 
           def ball? = name.match?(BALL) && !height
 
-          def long = (height || size).to_f
+          def long
+            return (height || size).to_f if height || said[:size] || !cut_out?
+            Place::Lie::CutOut.high_of(material, size)
+          end
         end
       end
     end
