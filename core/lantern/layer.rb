@@ -33,6 +33,7 @@ module Lantern
     MOST = 4000
 
     extend Declaring
+    include Composed
 
     attr_reader :form, :said
 
@@ -63,11 +64,6 @@ module Lantern
     def others = []
 
     def material = materials.first
-
-    # How many times as large it may be made, rising; nothing for what has its size from the form.
-    # @return [Array<Rational>]
-    # @see Trim::Pieces::Enlarging
-    def enlargements = []
 
     # Raises for what cannot be made at all.
     # @raise [Plan::Refused]

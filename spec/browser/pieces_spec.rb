@@ -37,6 +37,33 @@ RSpec.describe "A piece, on the screen", :browser, :store do
     expect(@actions).to be <= 8
   end
 
+  it "shows its usual parts when they are wanted, and has each of their measures dragged out on the drawing" do
+    open_wreath("undyed rope and bow", "trim")
+    kept = -> { RealStore.store.wreaths.all.find { _1["name"].include?("Door 14") }["plan"]["layers"].last }
+    wait = ->(&found) { page.document.synchronize(10) { found.call || raise(Capybara::ElementNotFound) } }
+    click_on "Add: bow, bundle, swag or other piece"
+    # Nothing of its parts was said: what is dragged is put beside all that is usual.
+    loop = "[role=slider][aria-label='Loop of part 1']"
+    find(loop).send_keys(:right, :right)
+    wait.call { kept.call["parts"]&.dig(0, "loop_size").to_f > 4.25 }
+    said = kept.call["parts"]
+    expect(said).to match [{"as" => "ribbon", "material" => be_a(String), "count" => 1, "tail" => "6 in", "loops" => 4,
+                            "loop_size" => 4.5}]
+    tail = find("[role=slider][aria-label='Tail of part 1']")
+    before = tail["aria-valuenow"].to_f
+    x, y = tail.evaluate_script("[this.getBoundingClientRect().x + 4, this.getBoundingClientRect().y + 4]")
+    page.driver.browser.mouse.move(x:, y:).down.move(x: x + 20, y: y + 50, steps: 4).up
+    wait.call { kept.call.dig("parts", 0, "tail").to_f > before }
+    expect(kept.call["parts"][0].except("tail")).to eq said[0].except("tail")
+    click_on "Take part 1 out"
+    select "Rings on one another", from: "How it is made"
+    click_on "Begin with that"
+    within(part(1)) { expect(page).to have_field("Size", with: "6 in") }
+    within(part(2)) { expect(page).to have_field("Size", with: "4 in") }
+    expect(page).to have_css("[role=slider][aria-label='Size of part 2']")
+    expect(page).to be_axe_clean
+  end
+
   it "has its parts moved into order by keys, and is tied with something of the stash" do
     id = RealStore.store.wreaths.all.find { _1["name"].include?("Door 17") }["id"]
     piece = -> { RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["method"] == "piece" } }

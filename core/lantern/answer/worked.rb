@@ -73,9 +73,11 @@ module Lantern
           "stage" => layer.class.stage.key.to_s, "materials" => layer.materials.map(&:id),
           "settings" => settings(layer), "figures" => figures(layer),
           "needs" => layer.required.map { _1.to_h(@plan.units) }, "minutes" => layer.minutes.round(1),
-          "working" => [*layer.working, *learned(layer)].map(&:to_h)
+          "working" => [*layer.working, *learned(layer)].map(&:to_h), **parts_of(layer)
         }
       end
+
+      def parts_of(layer) = layer.composition.then { _1.any? ? {"parts" => _1} : {} }
 
       def figures(layer)
         numbers = layer.figures

@@ -322,6 +322,43 @@ RSpec.describe Lantern::Trim::Piece do
     end
   end
 
+  it "says what its parts are as a plan would, those that are usual too, and comes to the same when it does" do
+    usual = worked(piece(making: "rings", material: "wide", at: 6))
+    parts = usual["layers"][0]["parts"]
+    expect(parts).to eq [6, 4].map { {"as" => "ring", "material" => "wide", "count" => 1, "size" => "#{_1} in"} }
+    said = worked(piece(making: "rings", material: "wide", at: 6, parts:))
+    expect(said["layers"][0].except("settings")).to eq usual["layers"][0].except("settings")
+    expect(said["drawing"]).to eq usual["drawing"]
+    some = worked(piece(parts: [{material: "wide", tail: 0, loops: 2}, {material: "figure", as: "item", words: "Hi"}]))
+    expect(some["layers"][0]["parts"]).to match [hash_including("tail" => "0 in", "loops" => 2, "loop_size" => "4 in"),
+      {"as" => "item", "material" => "figure", "count" => 1, "words" => "Hi"}]
+  end
+
+  # What is dragged out goes with the hand: twice as long in the plan, twice as long where it is drawn.
+  it "is drawn in proportion by every measure that can be dragged" do
+    long = ->(part, drawn) {
+      lie = lies(worked(piece(parts: [part], at: 6))).find { drawn.include?(_1["kind"]) }
+      next unless lie
+      points = lie["front"][0]["points"].each_slice(2).to_a
+      next Math.hypot(*points[0].zip(points[1]).map { _1 - _2 }) if points.size == 2
+      xs = points.map(&:first)
+      [xs.max - xs.min, lie["width"]].max
+    }
+    measured = Lantern::Trim::Pieces::PARTS.to_h.flat_map do |as, kind|
+      kind::FIELDS.values.select { _1.respond_to?(:drawn) && _1.drawn.any? && kind.has?(_1.name) }.filter_map do |field|
+        names = (as == :item) ? %w[bloom ball figure leaf] : %w[thin]
+        ratios = names.filter_map { |material|
+          once, twice = [3, 6].map { long.call({:as => as, :material => material, field.name => _1}, field.drawn.map(&:to_s)) }
+          (twice / once).round(3) if once
+        }
+        [[as, field.name], ratios.uniq] if ratios.any?
+      end
+    end.to_h
+    expect(measured.values.uniq).to eq [[2.0]]
+    expect(measured.keys).to include(%i[ribbon tail], %i[ribbon loop_size], %i[ring size], %i[strip length],
+      %i[curl length], %i[tube length], %i[fold fold_size], %i[cone height], %i[item size])
+  end
+
   it "is not twisted into ties that a form has not" do
     tied = piece(material: "thin", fixing: [{with: "twisted"}])
     codes = ->(found) { found["layers"][0]["findings"].map { _1["code"] } }

@@ -130,7 +130,7 @@ function Handle({ where, letter, spot, scale, onPlace }: HandleProps) {
           event.preventDefault()
           if (step === undefined) return onPlace("middle")
           // From the middle a key brings it back to the band, at the bottom.
-          onPlace(spot.at === "middle" ? BOTTOM : scale.moved(spot.at, step))
+          onPlace(spot.at === "middle" ? BOTTOM : scale.moved(spot.said ?? spot.at, step))
         }}
       />
     </g>

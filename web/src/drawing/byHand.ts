@@ -22,13 +22,17 @@ export interface Spot {
   middle?: boolean
   /** Where it is no place but a length that is dragged out. */
   measure?: Measure
+  /** That length as it was last said, which may not be drawn yet. */
+  said?: number
   /** Layers that go with it as they are while it is carried elsewhere; none where it has to be worked to be seen. */
   carries?: string[]
 }
 
-/** A length of a layer: which of its pieces shows it, and the marks and units it is dragged in. */
+/** A length of a layer: which of its pieces show it, and the marks and units it is dragged in. */
 export interface Measure {
-  drawn: string
+  /** Kinds of lies, and with what the keys of these begin where it is a part that has the length. */
+  drawn: string[]
+  part?: string
   mark: number
   unit: string
 }

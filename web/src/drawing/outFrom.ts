@@ -2,15 +2,32 @@ import type { Drawing } from "../keep/client"
 import type { Measure, Point, Scale } from "./byHand"
 import { fractionGlyphs } from "./fractions"
 
-/** From where a measure of a layer goes out on the drawing, and how far: of the first piece that has it. */
-export function measuredOf(drawing: Drawing, layer: string, { drawn }: Measure): [Point, Point] | undefined {
-  const lie = drawing.layers.find((each) => each.layer === layer && each.kind === drawn)
-  const [x0, y0, x1, y1] = lie?.front[0]?.points ?? []
-  if (x0 === undefined || y0 === undefined || x1 === undefined || y1 === undefined) return undefined
+/**
+ * From where a measure of a layer goes out on the drawing, and how far: along the first piece that has it, or from the
+ * middle of it to its right where it is an outline, or round.
+ */
+export function measuredOf(drawing: Drawing, layer: string, { drawn, part }: Measure): [Point, Point] | undefined {
+  const lie = drawing.layers.find(
+    (each) => each.layer === layer && drawn.includes(each.kind) && each.key.startsWith(part ?? ""),
+  )
+  const points = lie?.front[0]?.points ?? []
+  if (!lie || points.length < 2) return undefined
+  if (points.length !== 4) return toTheRight(points, lie.width)
+  const [x0, y0, x1, y1] = points as [number, number, number, number]
   return [
     [x0, y0],
     [x1, y1],
   ]
+}
+
+function toTheRight(points: number[], width: number): [Point, Point] {
+  const ends = (first: 0 | 1): Point => {
+    const along = points.filter((_, i) => i % 2 === first)
+    return [Math.min(...along), Math.max(...along)]
+  }
+  const [[left, right], [top, bottom]] = [ends(0), ends(1)]
+  const middle: Point = [(left + right) / 2, (top + bottom) / 2]
+  return [middle, [left === right ? right + width / 2 : right, middle[1]]]
 }
 
 /** A length that is dragged out from where it begins, by the marks of a tape. */

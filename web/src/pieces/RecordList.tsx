@@ -16,6 +16,8 @@ interface Props {
   materials: Material[]
   /** What a field that names a layer can name. */
   layers?: Choice[]
+  /** What it is while none are said. */
+  usual?: Record_[]
   problems: Said[]
   /** A length as it was understood, by its place. */
   understood: (place: string) => string | undefined
@@ -23,7 +25,17 @@ interface Props {
 }
 
 /** A list of records, each with its own fields, drawn from the list's declaration. */
-export function RecordList({ field, place, records, materials, layers, problems, understood, onChange }: Props) {
+export function RecordList({
+  field,
+  place,
+  records,
+  materials,
+  layers,
+  usual,
+  problems,
+  understood,
+  onChange,
+}: Props) {
   const list = Array.isArray(records) ? (records as Record_[]) : []
   const fields = field.of?.fields ?? []
   const word = field.of?.label.replace(/^An? /, "") ?? "part"
@@ -36,7 +48,14 @@ export function RecordList({ field, place, records, materials, layers, problems,
     <fieldset className="py-2">
       <legend className="font-semibold">{field.label}</legend>
       {list.length === 0 && field.default_says && (
-        <p className="text-sm text-quiet">Left empty: {field.default_says}.</p>
+        <p className="text-sm text-quiet">
+          Left empty: {field.default_says}.{" "}
+          {usual && (
+            <button type="button" className="link" onClick={() => onChange(usual)}>
+              Begin with that
+            </button>
+          )}
+        </p>
       )}
       <Sorting
         items={list.map((_, index) => ({ id: String(index + 1), says: `${word} ${index + 1}` }))}

@@ -231,6 +231,7 @@ function Options(controls: Controls) {
             place={`${place}.${list.name}`}
             records={valueAt(plan, `${place}.${list.name}`)}
             materials={known}
+            usual={list.name === "parts" ? controls.shown?.parts : undefined}
             problems={problems}
             understood={understood}
             onChange={(records) => change(put(plan, `${place}.${list.name}`, records))}

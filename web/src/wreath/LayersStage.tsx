@@ -27,7 +27,7 @@ interface Props extends StageProps {
 
 /** The layers of one stage of the work: what covers it, what trims it, what it hangs by. */
 export function LayersStage({ stage, children, ...props }: Props) {
-  const { plan, declarations, onChange } = props
+  const { plan, declarations, onChange, onAtHand } = props
   const [chosen, setChosen] = useState(0)
   const [asking, setAsking] = useState<string>()
   const stash = useStash(plan.units).data ?? []
@@ -39,6 +39,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
   const open = own[place]
   const [adding, setAdding] = useState(false)
   const section = useFromItsTop(open?.layer.id)
+  useEffect(() => onAtHand(open?.layer.id), [onAtHand, open?.layer.id])
   const add = (covering: Covering, layer?: PlanLayer) => {
     onChange(withLayer(props, covering, known, layer))
     setChosen(own.length)

@@ -153,6 +153,7 @@ interface WorkplaceProps extends OpenProps {
 /** The drawing, and beside it the stage that the maker is at. */
 function Workplace({ id, stage, wreath, plan, declarations, worked, problems, unworked, onUnits }: WorkplaceProps) {
   const [measuring, setMeasuring] = useState<string>()
+  const [atHand, setAtHand] = useState<string>()
   const maker = useIsMaker()
   // The drawing and the tape are what is looked at while something is typed: what a stage says comes after them.
   const said = useDeferredValue(worked)
@@ -162,7 +163,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
   const placing = !maker
     ? undefined
     : places
-      ? placingOf(about, worked)
+      ? placingOf(about, worked, atHand)
       : stage === "cover"
         ? endsOf(about, worked)
         : undefined
@@ -216,6 +217,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
           declarations={declarations}
           onChange={wreath.change}
           onMeasure={setMeasuring}
+          onAtHand={setAtHand}
           id={id}
           bench={wreath.bench}
           onTick={wreath.tick}

@@ -1,4 +1,4 @@
-import type { ChangePlan, Covering, Declarations, Plan, PlanLayer, Problem, WorkedPlan } from "../keep/client"
+import type { ChangePlan, Covering, Declarations, Plan, PlanLayer, Problem, Units, WorkedPlan } from "../keep/client"
 import type { Placing, Sizing, Spot } from "../drawing/byHand"
 import { numberOf } from "../drawing/outFrom"
 import { wayOptions } from "./along"
@@ -31,8 +31,11 @@ function written(text: string): string | number | undefined {
 /** Where a layer sits when nobody says: at six. */
 const BOTTOM = 6
 
-/** What of a plan has its place by the clock, and can be put there on the drawing. */
-export function placingOf({ plan, declarations, onChange }: About, worked?: WorkedPlan): Placing {
+/**
+ * What of a plan has its place by the clock, and can be put there on the drawing; of the layer at hand also what its
+ * parts measure.
+ */
+export function placingOf({ plan, declarations, onChange }: About, worked?: WorkedPlan, atHand?: string): Placing {
   const placed = declarations.coverings.filter(
     (each) => each.stage !== "cover" && each.options.some((option) => option.name === "at"),
   )
@@ -46,9 +49,10 @@ export function placingOf({ plan, declarations, onChange }: About, worked?: Work
     const middle = kind.options.some((option) => option.name === "at" && option.kind === "spot")
     const says = `${kind.title}: at, by the clock`
     const spot: Spot = { layer: layer.id, option: "at", says, at, middle, carries: carriedWith(layer, plan) }
-    return [spot, ...measuresOf(layer, kind, plan, worked)]
+    const parts = layer.id === atHand ? partsOf(layer, kind, plan, worked) : []
+    return [spot, ...measuresOf(layer, kind, plan, worked), ...parts]
   })
-  return { spots, gaps: false, onPlace: placeOn(onChange) }
+  return { spots, gaps: false, onPlace: placeOn(onChange, worked) }
 }
 
 /** What goes where a layer goes: all that sits on it. Of several in a row each goes another way. */
@@ -65,17 +69,30 @@ function measuresOf(layer: PlanLayer, kind: Covering, { units }: Plan, worked?: 
   return kind.options.flatMap(({ name, drawn, label }) => {
     const at = numberOf(settings?.[name])
     if (!drawn || !at || Array.isArray(layer[name])) return []
-    const measure = { drawn, unit: units, mark: units === "in" ? 0.25 : 0.5 }
-    return [
-      {
-        layer: layer.id,
-        option: name,
-        says: `${label.split(",")[0]} of the ${kind.title.toLowerCase()}`,
-        at,
-        measure,
-      },
-    ]
+    const says = `${label.split(",")[0]} of the ${kind.title.toLowerCase()}`
+    const measure = { drawn, ...tapeOf(units) }
+    return [{ layer: layer.id, option: name, says, at, measure, said: saidNumber(layer[name]) }]
   })
+}
+
+const saidNumber = (value: unknown) => (typeof value === "number" ? value : undefined)
+
+const tapeOf = (unit: Units) => ({ unit, mark: unit === "in" ? 0.25 : 0.5 })
+
+/** What of the parts of a layer is dragged out to its length. */
+function partsOf(layer: PlanLayer, kind: Covering, { units }: Plan, worked?: WorkedPlan): Placing["spots"] {
+  const parts = worked?.layers.find(({ id }) => id === layer.id)?.parts ?? []
+  const fields = kind.options.find(({ name }) => name === "parts")?.of?.fields ?? []
+  const said = Array.isArray(layer.parts) ? (layer.parts as Record<string, unknown>[]) : []
+  return parts.flatMap((part, i) =>
+    fields.flatMap(({ name, drawn, label }) => {
+      const at = drawn && numberOf(part[name] as string | undefined)
+      if (!at) return []
+      const says = `${label.split(",")[0]} of part ${i + 1}`
+      const measure = { drawn, part: `part_${i + 1}_`, ...tapeOf(units) }
+      return [{ layer: layer.id, option: `parts.${i}.${name}`, says, at, measure, said: saidNumber(said[i]?.[name]) }]
+    }),
+  )
 }
 
 /** Where coverings that go part of the way begin and end; a place with units of its own is typed, not dragged. */
@@ -95,7 +112,13 @@ export function endsOf({ plan, declarations, onChange }: About, worked?: WorkedP
 
 const WORDS = { from: "begins", to: "ends" }
 
+/** What is put into a part that was never said is put beside all that its layer usually has. */
 const placeOn =
-  (onChange: ChangePlan): Placing["onPlace"] =>
+  (onChange: ChangePlan, worked?: WorkedPlan): Placing["onPlace"] =>
   (id, option, at) =>
-    onChange((now) => put(now, `layers.${now.layers?.findIndex((layer) => layer.id === id)}.${option}`, at))
+    onChange((now) => {
+      const layer = now.layers?.findIndex((each) => each.id === id)
+      const unsaid = option.startsWith("parts.") && !Array.isArray(now.layers?.[layer ?? -1]?.parts)
+      const usual = worked?.layers.find((each) => each.id === id)?.parts
+      return put(unsaid ? put(now, `layers.${layer}.parts`, usual) : now, `layers.${layer}.${option}`, at)
+    })

@@ -10,6 +10,8 @@ export interface StageProps {
   onChange: ChangePlan
   /** Says which size or string the maker is at, so that the drawing can show where the tape goes. */
   onMeasure: (place: string | undefined) => void
+  /** Says which layer the maker is at. */
+  onAtHand: (layer: string | undefined) => void
   id: number
   /** Whether the material was taken out of the stash, and which cuts are made. */
   bench: { cut: boolean; ticks: string[]; made: number; at_bench?: boolean }

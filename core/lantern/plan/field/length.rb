@@ -11,17 +11,17 @@ module Lantern
         # @param zero [Boolean] whether nothing at all is allowed
         # @param signed [Boolean] whether it may lie the other way
         # @param most [Numeric] the largest allowed, in inches
-        # @param drawn [Symbol, nil] the kind of lie whose pieces are so long from their first point to their second,
-        #   so that it can be dragged out on the drawing
+        # @param drawn [Symbol, Array<Symbol>, nil] the kinds of lie whose pieces are the longer from their first point
+        #   to their second the longer it is, or the wider about their middle: there it can be dragged out
         def initialize(name, zero: false, signed: false, most: MOST, drawn: nil, **rest)
           super(name, **rest)
           @zero = zero
           @signed = signed
           @most = most
-          @drawn = drawn
+          @drawn = Array(drawn)
         end
 
-        # @return [Symbol, nil]
+        # @return [Array<Symbol>]
         attr_reader :drawn
 
         # @return [Rational, nil] inches
@@ -56,7 +56,10 @@ module Lantern
           inches && reading.understood(at, -inches)
         end
 
-        def limits = {"zero" => @zero, "most" => @most, "signed" => (true if @signed), "drawn" => drawn&.to_s}.compact
+        def limits
+          {"zero" => @zero, "most" => @most, "signed" => (true if @signed), "drawn" => (drawn.map(&:to_s) if drawn.any?)}
+            .compact
+        end
 
         def declared_default = default&.to_f
       end

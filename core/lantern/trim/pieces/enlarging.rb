@@ -23,13 +23,17 @@ module Lantern
 
         # The same as a plan is written.
         # @return [Hash]
-        def written(options)
-          {"parts" => options[:parts].map { |part|
-            part.to_h { |name, said| [name.to_s, Part.length?(name) ? measured(said) : as_written(said)] }
-          }}
-        end
+        def written(options) = {"parts" => options[:parts].map { as_plan(_1) }}
+
+        # Its parts as a plan would say them, those that are usual too.
+        # @return [Array<Hash>] ready for JSON
+        def composition = parts.map { as_plan(_1.whole) }
 
         private
+
+        def as_plan(part)
+          part.to_h { |name, said| [name.to_s, Part.length?(name) ? measured(said) : as_written(said)] }
+        end
 
         def as_written(said) = said.is_a?(Symbol) ? said.to_s : said
       end

@@ -18,20 +18,25 @@ module Lantern
         # Every measure that some part has, and how it is read.
         having = ->(name) { -> { {as: PARTS.to_h.select { |_, part| part.has?(name) }.keys} } }
         FIELDS = {
-          tail: Plan::Field::Length.new(:tail, where: having.call(:tail), zero: true, most: 120, label: "Tail"),
+          tail: Plan::Field::Length.new(:tail, where: having.call(:tail), zero: true, most: 120, drawn: :tail,
+            label: "Tail"),
           loops: Plan::Field::Count.new(:loops, where: having.call(:loops), most: 60,
             label: "Loops, both sides together"),
-          loop_size: Plan::Field::Length.new(:loop_size, where: having.call(:loop_size), most: 48,
+          loop_size: Plan::Field::Length.new(:loop_size, where: having.call(:loop_size), most: 48, drawn: :loop,
             label: "Loop, laid flat"),
-          size: Plan::Field::Length.new(:size, where: having.call(:size), most: 120, label: "Size"),
-          length: Plan::Field::Length.new(:length, where: having.call(:length), most: 240, label: "Length"),
+          size: Plan::Field::Length.new(:size, where: having.call(:size), most: 120,
+            drawn: %i[loop sprig ball board tag cut_out], label: "Size"),
+          length: Plan::Field::Length.new(:length, where: having.call(:length), most: 240, drawn: %i[tail curl tube],
+            label: "Length"),
           width: Plan::Field::Length.new(:width, where: having.call(:width), most: 120, label: "Width"),
           gap: Plan::Field::Length.new(:gap, where: having.call(:gap), zero: true, most: 24,
             label: "Gap in the middle"),
           across: Plan::Field::Length.new(:across, where: having.call(:across), most: 12, label: "Rolled to, across"),
           folds: Plan::Field::Count.new(:folds, where: having.call(:folds), most: 60, label: "Folds"),
-          fold_size: Plan::Field::Length.new(:fold_size, where: having.call(:fold_size), most: 48, label: "Fold"),
-          height: Plan::Field::Length.new(:height, where: having.call(:height), most: 120, label: "Height"),
+          fold_size: Plan::Field::Length.new(:fold_size, where: having.call(:fold_size), most: 48, drawn: :loop,
+            label: "Fold"),
+          height: Plan::Field::Length.new(:height, where: having.call(:height), most: 120, drawn: :tail,
+            label: "Height"),
           weight: Plan::Field::Weight.new(:weight, where: having.call(:weight), label: "Weighs"),
           words: Plan::Field::Text.new(:words, where: having.call(:words), most: 120, label: "Words on it"),
           woven: Plan::Field::Switch.new(:woven, where: having.call(:woven), label: "Woven through"),
@@ -109,6 +114,13 @@ module Lantern
             [name, (public_send(name) * factor * 8).floor.clamp(1, FIELDS[name].declare["most"] * 8)/8r]
           }
           {as: self.class.word, material: material&.id, **said, **longer}.compact
+        end
+
+        # What a plan says of it when it leaves nothing to what is usual, its lengths in inches.
+        # @return [Hash]
+        def whole
+          {as: self.class.word, material: material&.id, count:, **self.class.measures.keys.to_h { [_1, public_send(_1)] },
+           **said.compact}.compact
         end
 
         # @return [Array<Symbol>] those of its measures that are lengths, and not nought
