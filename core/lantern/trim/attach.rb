@@ -45,8 +45,8 @@ module Lantern
       option :fixing, :choice, default: :glue, label: "Fixed with", choices: FIXINGS.transform_values(&:title)
       option :at, :spot, default: 6.0, most: 12.0, label: "At, by the clock",
         help: "Twelve is the top; drag it on the drawing."
-      option :drop, :length, where: {at: [:middle]}, most: 240, drawn: :cord, label: "Hangs in the opening by",
-        default_says: "a third of the opening",
+      option :drop, :length, where: {at: [:middle]}, most: 240, drawn: :cord,
+        label: "Hangs in the opening by", default_says: "a third of the opening",
         help: "From the top of the inside edge down to it."
       option :cord, :reference, where: {at: [:middle]}, kinds: %i[rope ribbon wire], label: "On what cord"
       option :on, :layer, fine: true, label: "On another thing", default_says: "on the form itself"

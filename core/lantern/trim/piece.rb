@@ -44,8 +44,8 @@ module Lantern
       ]
       option :count, :count, most: 500, label: "How many", default_says: "one, or as many as the spacing fits"
       option :at, :spot, along: true, most: 12.0, label: "At, by the clock", default_says: "six o’clock, or all round"
-      option :drop, :length, where: {at: [:middle]}, most: 240, drawn: :cord, label: "Hangs in the opening by",
-        default_says: "a third of the opening"
+      option :drop, :length, where: {at: [:middle]}, most: 240, drawn: :cord,
+        label: "Hangs in the opening by", default_says: "a third of the opening"
       option :cord, :reference, where: {at: [:middle]}, kinds: %i[rope ribbon wire], label: "On what cord"
       option :spacing, :length, most: 240, label: "From one to the next"
       option :per_section, :count, most: 60, fine: true, label: "In every section"

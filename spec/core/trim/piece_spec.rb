@@ -348,7 +348,8 @@ RSpec.describe Lantern::Trim::Piece do
       kind::FIELDS.values.select { _1.respond_to?(:drawn) && _1.drawn.any? && kind.has?(_1.name) }.filter_map do |field|
         names = (as == :item) ? %w[bloom ball figure leaf] : %w[thin]
         ratios = names.filter_map { |material|
-          once, twice = [3, 6].map { long.call({:as => as, :material => material, field.name => _1}, field.drawn.map(&:to_s)) }
+          kinds = field.drawn.map(&:to_s)
+          once, twice = [3, 6].map { |size| long.call({:as => as, :material => material, field.name => size}, kinds) }
           (twice / once).round(3) if once
         }
         [[as, field.name], ratios.uniq] if ratios.any?

@@ -57,8 +57,8 @@ module Lantern
         end
 
         def limits
-          {"zero" => @zero, "most" => @most, "signed" => (true if @signed), "drawn" => (drawn.map(&:to_s) if drawn.any?)}
-            .compact
+          shown = drawn.map(&:to_s) if drawn.any?
+          {"zero" => @zero, "most" => @most, "signed" => (true if @signed), "drawn" => shown}.compact
         end
 
         def declared_default = default&.to_f

@@ -119,8 +119,8 @@ module Lantern
         # What a plan says of it when it leaves nothing to what is usual, its lengths in inches.
         # @return [Hash]
         def whole
-          {as: self.class.word, material: material&.id, count:, **self.class.measures.keys.to_h { [_1, public_send(_1)] },
-           **said.compact}.compact
+          measures = self.class.measures.keys.to_h { [_1, public_send(_1)] }
+          {as: self.class.word, material: material&.id, count:, **measures, **said.compact}.compact
         end
 
         # @return [Array<Symbol>] those of its measures that are lengths, and not nought
