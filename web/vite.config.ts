@@ -56,7 +56,7 @@ export default defineConfig({
         runtimeCaching: [
           {
             // What has such a name never changes.
-            urlPattern: /\/api\/(?:pictures\/|wreaths\/\d+\/thumbnail\.png)/,
+            urlPattern: /\/api\/(?:pictures\/|wreaths\/\d+\/thumbnail\.webp)/,
             handler: "CacheFirst",
             options: { cacheName: "pictures", expiration: { maxEntries: 400, maxAgeSeconds: YEAR } },
           },

@@ -134,7 +134,7 @@ module Server
         end
 
         # Small, as lists show it; as text, to be kept.
-        def thumbnail(plan) = [Svg::Raster.png(picture(plan), wide: THUMBNAIL, paper: false)].pack("m0")
+        def thumbnail(plan, photos = {}) = [Svg::Raster.webp(picture(plan, photos), wide: THUMBNAIL)].pack("m0")
 
         # @param address [String, nil] where this application is, where a code of the plan that goes along is wanted
         def picture_png(plan, photos, along = nil, address = nil)

@@ -34,16 +34,18 @@ module Server
             asked(:pattern_card, plan, paper, store.pictures.of(plan), request.base_url)
           end
 
-          get "/api/wreaths/:id/thumbnail.png" do
+          get("/api/wreaths/:id/thumbnail.png") { redirect "/api/wreaths/#{id}/thumbnail.webp", 301 }
+
+          get "/api/wreaths/:id/thumbnail.webp" do
             plan = store.wreaths.find(id)["plan"]
             digest = store.kept.digest("thumbnail", plan)
-            content_type "image/png"
+            content_type "image/webp"
             # Asked for by what it follows from, it never changes: whoever has it asks no more.
             if params["of"] == digest[0, 16] then cache_control :private, :immutable, max_age: 31_536_000
             else cache_control :private, :no_cache
             end
             etag digest
-            store.kept.fetch(digest) { asked(:thumbnail, plan) }.unpack1("m")
+            store.kept.fetch(digest) { asked(:thumbnail, plan, store.pictures.of(plan)) }.unpack1("m")
           end
 
           get "/api/wreaths/:id/picture.svg" do

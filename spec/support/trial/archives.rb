@@ -14,7 +14,7 @@ module Trial
       /notebook /settings /revisions /backups /bin].freeze
     # Addresses of one thing, by the list that names it.
     OF_ONE = {"wreaths" => ["/wreaths/%s", "/wreaths/%s/bench", "/wreaths/%s/summary", "/wreaths/%s/finish",
-      "/wreaths/%s/thumbnail.png", "/wreaths/%s/cut-sheet.csv"],
+      "/wreaths/%s/thumbnail.webp", "/wreaths/%s/cut-sheet.csv"],
               "materials" => ["/materials/%s/ledger"], "occasions" => ["/occasions/%s", "/occasions/%s/worked"]}.freeze
 
     # @param app [Rack::MockRequest]

@@ -1,15 +1,15 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query"
-import { useDeferredValue, useMemo, useState } from "react"
+import { useEffect, useMemo, useState } from "react"
 import { Link } from "react-router"
 import { answered, api, type ListedWreath } from "../keep/client"
-import { useOccasions, useWreathList } from "../keep/queries"
+import { useIsMaker, useOccasions, useWreathList } from "../keep/queries"
 import { Deleted } from "../pieces/Deleted"
 import { OnlyMakers } from "../pieces/ForMakers"
 import { Page } from "../pieces/Page"
 import { Search } from "../pieces/Search"
 import { useUnits } from "../pieces/useUnits"
 import { Keeping } from "./Keeping"
-import { arranged, AT_ONCE, found, groupings, ON_A_PAGE, orders } from "./listing"
+import { arranged, AT_A_TIME, found, groupings, ON_A_PAGE, orders } from "./listing"
 import { isLinked, TakeInPicture } from "./TakeInPicture"
 import { WreathRow } from "./WreathRow"
 import { Problem } from "../pieces/Problem"
@@ -92,6 +92,7 @@ function List({ wreaths }: { wreaths: Listed }) {
   const [grouping, setGrouping] = useState("none")
   const [page, setPage] = useState(0)
   const [away, setAway] = useState(false)
+  const maker = useIsMaker()
   const putAway = wreaths.filter((each) => each.put_away).length
   // The last that is brought back closes the cupboard.
   const looking = away && putAway > 0
@@ -112,9 +113,8 @@ function List({ wreaths }: { wreaths: Listed }) {
   )
   const pages = Math.max(Math.ceil(all.length / ON_A_PAGE), 1)
   const now = Math.min(page, pages - 1)
-  // What fits on a screen comes at once, the rest of the page a moment later.
-  const many = useDeferredValue(ON_A_PAGE, AT_ONCE)
-  const shown = all.slice(now * ON_A_PAGE, now * ON_A_PAGE + many)
+  const shown = all.slice(now * ON_A_PAGE, (now + 1) * ON_A_PAGE)
+  const there = useGrowing([text, order, grouping, looking, now].join("|"), shown.length)
   const turn = (to: number) => {
     setPage(to)
     window.scrollTo({ top: 0 })
@@ -140,8 +140,16 @@ function List({ wreaths }: { wreaths: Listed }) {
       </div>
       {all.length === 0 && <p className="py-6 text-quiet">No wreath is called so.</p>}
       <ul className="grid gap-x-8 md:grid-cols-2">
-        {shown.map(({ wreath, group }, index) => (
-          <WreathRow key={wreath.id} wreath={wreath} group={group === shown[index - 1]?.group ? "" : group} />
+        {shown.slice(0, there).map(({ wreath, group }, index) => (
+          <WreathRow
+            key={wreath.id}
+            wreath={wreath}
+            group={group === shown[index - 1]?.group ? "" : group}
+            maker={maker}
+          />
+        ))}
+        {shown.slice(there).map(({ wreath }) => (
+          <li key={wreath.id} className="min-h-38 max-sm:min-h-42" />
         ))}
       </ul>
       {pages > 1 && (
@@ -159,6 +167,21 @@ function List({ wreaths }: { wreaths: Listed }) {
       )}
     </>
   )
+}
+
+/**
+ * How many rows of a page are there: a few at a time, so that nothing that is done meanwhile waits for all of them.
+ * @param page what they are rows of
+ */
+function useGrowing(page: string, most: number): number {
+  const [grown, setGrown] = useState({ page, there: AT_A_TIME })
+  const there = grown.page === page ? grown.there : AT_A_TIME
+  useEffect(() => {
+    if (there >= most) return
+    const next = setTimeout(() => setGrown({ page, there: there + AT_A_TIME }))
+    return () => clearTimeout(next)
+  }, [page, there, most])
+  return there
 }
 
 interface ChoosingProps {

@@ -6,8 +6,8 @@ const alphabet = new Intl.Collator("en", { numeric: true })
 
 /** As many wreaths stand on a page. */
 export const ON_A_PAGE = 48
-/** So many are seen before anything is scrolled. */
-export const AT_ONCE = 12
+/** So many more of them come at a time: on a telephone all that is seen before anything is scrolled. */
+export const AT_A_TIME = 4
 
 export const orders: Record<string, { says: string; by: (a: ListedWreath, b: ListedWreath) => number }> = {
   newest: { says: "Newest first", by: (a, b) => b.id - a.id },
