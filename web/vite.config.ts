@@ -70,6 +70,6 @@ export default defineConfig({
       },
     }),
   ],
-  build: { target: "es2022", assetsInlineLimit: 0, chunkSizeWarningLimit: 700 },
+  build: { target: "es2022", assetsInlineLimit: 0, chunkSizeWarningLimit: 700, manifest: true },
   server: { proxy: { "/api": "http://127.0.0.1:9292" } },
 })

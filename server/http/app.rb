@@ -7,6 +7,7 @@ require_relative "../../core/lantern"
 require_relative "../workers/runner"
 require_relative "concurrency_limit"
 require_relative "json_body"
+require_relative "preloads"
 require_relative "request_guard"
 require_relative "../storage/store"
 
@@ -103,9 +104,14 @@ module Server
     Dir[File.join(__dir__, "routes/*.rb")].sort.each { require_relative _1 }
     Routes.constants.sort.each { register Routes.const_get(_1) }
 
+    # The screens are built before anything is served.
+    def self.preloads = @preloads ||= Preloads.new(public_folder)
+
     # Every other address is a screen; the screens find their own way.
     get(%r{/(?!api/|assets/).*}) {
       cache_control :no_cache
+      preloads = settings.preloads.for(request.path)
+      headers "link" => preloads if preloads
       send_file File.join(settings.public_folder, "index.html")
     }
 
