@@ -57,6 +57,24 @@ RSpec.describe "Occasions on the screen", :browser, :store do
     expect(page).to have_no_text("Stall day")
   end
 
+  it "keeps every wreath that is ticked, also where the next is ticked before the last was answered" do
+    id = RealStore.store.occasions.all.first["id"]
+    kept = -> { RealStore.store.occasions.find(id)["wreaths"] }
+    names = RealStore.store.wreaths.all.reject { kept.call.include?(_1["id"]) }.first(3).map { _1["name"] }
+    expect(names.size).to eq 3
+    before = kept.call
+    visit "/occasions/#{id}?part=wreaths"
+    boxes = names.map { find_field(_1) }
+    line = {offline: false, latency: 700, downloadThroughput: -1, uploadThroughput: -1}
+    page.driver.browser.page.command("Network.emulateNetworkConditions", **line)
+    boxes.each(&:check)
+    expect(boxes).to all be_checked
+    page.document.synchronize(20) { (kept.call - before).size == 3 || raise(Capybara::ElementNotFound) }
+    expect(kept.call & before).to eq before
+    page.driver.wait_for_network_idle
+    expect(boxes).to all be_checked
+  end
+
   it "does one step for all wreaths at the bench, each counted as its own" do
     open_walk
     find("label", text: "Cut", exact_text: true).click

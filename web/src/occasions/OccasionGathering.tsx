@@ -2,9 +2,14 @@ import { Link } from "react-router"
 import { useWreaths } from "../keep/queries"
 
 /** Which wreaths hang on the day. */
-export function Gathering({ chosen, onGather }: { chosen: number[]; onGather: (ids: number[]) => void }) {
+export function Gathering({
+  chosen,
+  onGather,
+}: {
+  chosen: number[]
+  onGather: (id: number, hangs: boolean) => void
+}) {
   const wreaths = useWreaths().data ?? []
-  const gather = (id: number, on: boolean) => onGather(on ? [...chosen, id] : chosen.filter((each) => each !== id))
   return (
     <section aria-label="Wreaths">
       <p className="pb-2 text-quiet">Those ticked hang on this day.</p>
@@ -16,7 +21,7 @@ export function Gathering({ chosen, onGather }: { chosen: number[]; onGather: (i
               type="checkbox"
               className="checkbox checkbox-sm"
               checked={chosen.includes(wreath.id)}
-              onChange={(event) => gather(wreath.id, event.target.checked)}
+              onChange={(event) => onGather(wreath.id, event.target.checked)}
             />
             <label htmlFor={`hangs-${wreath.id}`} className="flex-1">
               {wreath.name}

@@ -108,7 +108,8 @@ function Open({ id, occasion, said }: { id: number; occasion: Kept; said: Occasi
         )}
         {view === "wreaths" && (
           <ForMakers>
-            <Gathering chosen={occasion.wreaths} onGather={(wreaths) => void occasion.gather(wreaths)} />
+            {occasion.refused && <Problem>{occasion.refused}</Problem>}
+            <Gathering chosen={occasion.wreaths} onGather={occasion.gather} />
           </ForMakers>
         )}
         {view === "doors" && <OccasionDoors id={id} />}

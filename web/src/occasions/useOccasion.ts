@@ -1,6 +1,6 @@
-import { useQueryClient } from "@tanstack/react-query"
+import { useMutation, useQueryClient } from "@tanstack/react-query"
 import { useState } from "react"
-import { api, saysOf, type CutBar, type Occasion, type Units } from "../keep/client"
+import { answered, api, saysOf, type CutBar, type Occasion, type Units } from "../keep/client"
 import { askAgain, keys, touched } from "../keep/keys"
 import { outcomeOf, sendLast } from "../keep/outcome"
 import { askForOccasion } from "../keep/queries"
@@ -33,9 +33,24 @@ export function useOccasion(id: number) {
   const { row, ...document } = useDocument(KIND, id)
   const [refused, setRefused] = useState("")
 
-  const gather = async (wreaths: number[]) => {
-    const { data } = await api.PUT("/occasions/{id}/wreaths", { ...path, body: { wreaths } })
-    if (data) await askAgain(queries, touched.occasion)
+  // What was ticked stands at once, and each tick is told after the one before it.
+  const [wanted, setWanted] = useState<number[]>()
+  const wreaths = wanted ?? row?.wreaths ?? []
+  const told = useMutation({
+    scope: { id: `wreaths of occasion ${id}` },
+    mutationFn: async (those: number[]) =>
+      answered(await api.PUT("/occasions/{id}/wreaths", { ...path, body: { wreaths: those } })),
+    onSuccess: () => setRefused(""),
+    onError: (error) => setRefused(error.message),
+    onSettled: async (_data, _error, those) => {
+      await askAgain(queries, touched.occasion)
+      setWanted((now) => (now === those ? undefined : now))
+    },
+  })
+  const gather = (wreath: number, hangs: boolean) => {
+    const those = hangs ? [...wreaths, wreath] : wreaths.filter((each) => each !== wreath)
+    setWanted(those)
+    told.mutate(those)
   }
 
   const tick = async (place: string, done: boolean) => {
@@ -61,7 +76,7 @@ export function useOccasion(id: number) {
     cut: row?.cut ?? false,
     ticks: row?.ticks ?? [],
     alreadyCut: row?.already_cut ?? 0,
-    wreaths: row?.wreaths ?? [],
+    wreaths,
     planned: row?.planned ?? [],
   }
 }
