@@ -3,8 +3,8 @@
 require "json"
 
 module Server
-  # Which modules of the screens a page needs besides those that its HTML names, so that they are fetched with it and not
-  # after the first of them has run: a `Link` header (RFC 8288, `rel=modulepreload` of the HTML standard).
+  # Which modules of the screens a page needs besides those that its HTML names, so that they are fetched with it and
+  # not after the first of them has run: a `Link` header (RFC 8288, `rel=modulepreload` of the HTML standard).
   class Preloads
     # What is opened where, as the build knows it.
     SCREENS = {

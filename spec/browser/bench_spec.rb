@@ -280,7 +280,7 @@ RSpec.describe "The bench on the screen", :browser, :store do
       ))
     end
     visit "/wreaths/#{id}/bench"
-    find("nav[aria-label=Steps] button", text: "Paint the White paint").click
+    find("nav[aria-label=Steps] button", text: "Paint the form with White paint").click
     expect(page).to have_text("Then it dries: about 1 h, as the label says. Meanwhile:")
     expect(page).to be_axe_clean
     find("section[aria-label='The step'] button", text: "Make the bow").click

@@ -175,6 +175,18 @@ RSpec.describe "On your door", :browser, :store do
     expect(page).to have_link("Send the picture", href: /#{moved}/)
   end
 
+  it "says of a wreath that cannot be drawn that it cannot, in its place in the row" do
+    occasion = RealStore.store.occasions.all[0]["id"]
+    wreath = RealStore.store.wreaths.all.find { _1["name"].include?("kite") }
+    form = wreath["plan"]["form"].merge("face" => 90)
+    RealStore.store.wreaths.change(wreath["id"], wreath["version"], wreath["plan"].merge("form" => form))
+    visit "/occasions/#{occasion}?part=doors"
+    row = find("section[aria-label=Doors] li p a", text: "kite").ancestor("li")
+    page.scroll_to(row)
+    expect(row).to have_text("Cannot be drawn yet")
+    expect(page).to have_css("section[aria-label=Doors] img[src*='door.jpg']")
+  end
+
   # A door that was made smaller since: where the wreath hung is beside it now.
   it "finds its way back from a place that is no longer on the door" do
     id = RealStore.store.wreaths.all.find { _1["name"].include?("kite") }["id"]

@@ -52,13 +52,14 @@ module Lantern
 
       def means = @budget ? "#{@plan.money_says(@budget)} is" : "What you have is"
 
-      # How much of the covering it makes, when it is not enough for all.
+      # How much of all it makes, when it is not enough; of a covering also how far it goes.
       def way_round
         return if fits?(@work)
         hundredths = (0..100).bsearch { |share| !fits?(@work.sharing(share/100r)) }
         share = [(hundredths || 101) - 1, 0].max
-        along = ", #{text(@work.form.run * share / 100)} along the middle" if share.positive?
-        {"key" => "way_round", "says" => "It makes #{share} % of the covering#{along}."}
+        covering = @work.layers[@index].class.stage.key == :cover
+        along = ", #{text(@work.form.run * share / 100)} along the middle" if covering && share.positive?
+        {"key" => "way_round", "says" => "It makes #{share} % of #{covering ? "the covering" : "it"}#{along}."}
       end
 
       # The options that a covering can be eased or tightened by.

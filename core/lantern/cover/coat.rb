@@ -101,13 +101,16 @@ module Lantern
       # How the hands put it on, by its sort (common practice): title, what they do, the move, what to look at, square
       # inches a minute, and the minutes it dries, if the label says no other (from memory).
       HOW = {
-        paint: ["Paint", "Brush it on thin and even, the inside edge first. Window open, and as the label says.",
+        paint: ["Paint the form with %s",
+          "Brush it on thin and even, the inside edge first. Window open, and as the label says.",
           :brush, "Does the form show through nowhere, and has no drop run?", 20, 60],
-        paper: ["Paste on", "Pull the paper into single plies and tear it into strips a finger wide. Brush %s on the " \
-          "form, lay a strip on it, brush over it; the next one laps by half. Dry your hands before each strip.",
+        paper: ["Paste %s on the form",
+          "Pull the paper into single plies and tear it into strips a finger wide. Brush %s on the form, lay a strip " \
+          "on it, brush over it; the next one laps by half. Dry your hands before each strip.",
           :paste, "Are all edges down, and is no wrinkle left?", 8, 480],
-        moss: ["Press on", "Spread %s on a hand’s breadth of the form, press a tuft into it and hold; the next close " \
-          "beside it. Not hot glue: it sets before the moss lies.", :press_moss,
+        moss: ["Press %s on the form",
+          "Spread %s on a hand’s breadth of the form, press a tuft into it and hold; the next close beside it. Not hot " \
+          "glue: it sets before the moss lies.", :press_moss,
           "Does no foam show between the tufts, and does nothing fall when you shake it?", 10, 120]
       }.freeze
 
@@ -116,7 +119,7 @@ module Lantern
         does = format(does, put_on_with&.name || ((sort == :moss) ? "tacky glue" : "paste"))
         (1..coats).map { |coat|
           round = (coats > 1) ? ", coat #{coat} of #{coats}" : ""
-          step("coat#{coat}", "#{title} the #{material.name}#{round}", "#{does} #{dry(coat)}", move:, look:,
+          step("coat#{coat}", "#{format(title, material.name)}#{round}", "#{does} #{dry(coat)}", move:, look:,
             lays: (:coats if coat == coats), minutes: form.area / pace + ((coat == 1) ? 2 : 0), waits:)
         }
       end

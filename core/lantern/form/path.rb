@@ -221,6 +221,8 @@ module Lantern
 
       def looping?(across)
         kept = parallel(across)
+        # So wide that nothing of the line is left, it has nowhere to cross itself.
+        return false if kept.empty?
         return false if kept.size == pieces.size && kept.size > MANY && pieces.all? { _1.curvature.zero? }
         points = kept.flat_map { |piece, from, to|
           (piece.curvature.zero? ? [from, to] : [from, (from + to) / 2]).map { piece.beside(_1, across) }

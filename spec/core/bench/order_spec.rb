@@ -82,7 +82,7 @@ RSpec.describe "The order at the bench" do
     expect(coats).to match [include("waits" => 60, "meanwhile" => ["b.make"])] * 2
     expect(worked["minutes"]).to eq worked["steps"].sum { _1["minutes"] }.round
     pressed = Lantern.work(example_plan("door-15-blooms"))["steps"].find { _1["waits"] }
-    expect(pressed).to include("title" => "Press on the Sheet moss", "waits" => 120, "meanwhile" => [])
+    expect(pressed).to include("title" => "Press Sheet moss on the form", "waits" => 120, "meanwhile" => [])
   end
 
   it "warns of what the base is made of, and of nothing else" do

@@ -269,6 +269,29 @@ RSpec.describe "The shapes" do
     expect(bad.call("outline", points: [[0, 0], [1e9, 4], [4, 0]]))
       .to match("form.points.1.0" => /no more than a million/)
     expect(bad.call("star", points: 3)).to have_key("form.points")
+    # So wide that nothing of the line beside its middle is left.
+    kite = [[0, -9], [7, -2], [0, 12], [-7, -2]]
+    [12, 90].each { expect(bad.call("outline", width: 14, face: _1, points: kite)).to have_key("form.face") }
+    board = {"base" => "board", "shape" => "outline", "width" => 14, "face" => 6, "points" => kite}
+    expect(problems(plan(form: board))).to match("form.face" => /nothing is left of the inside edge/)
+  end
+
+  it "are worked or refused in a sentence, whatever corners an own outline has and however wide it is" do
+    refused = 0
+    each_random(300) do |random|
+      corners = random.rand(3..12)
+      points = Array.new(corners) { |i|
+        way, far = 2 * Math::PI * (i + random.rand * 0.9) / corners, random.rand(2.0..12.0)
+        [far * Math.cos(way), far * Math.sin(way)].map { _1.round(2) }
+      }
+      form = {"base" => %w[foam board wire vine].sample(random:), "shape" => "outline", "points" => points,
+              "width" => random.rand(2.0..40.0).round(2), "face" => random.rand(0.1..20.0).round(2)}
+      Lantern.work(plan(form:, materials: [rope], layers: [layer("rope_coil", "rope")]))
+    rescue Lantern::Plan::Refused => refusal
+      expect(refusal.problems.map(&:says)).to all match(/\A[A-Z\d].*[.!?]\z/)
+      refused += 1
+    end
+    expect(refused).to be_between(60, 280)
   end
 
   # A circle's chord and sagitta, any handbook: a segment of height s on a chord c has the radius

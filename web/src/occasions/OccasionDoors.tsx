@@ -57,7 +57,10 @@ export function OccasionDoors({ id }: { id: number }) {
               onDragStart={() => setDragged(door.wreath)}
               onDragEnd={() => setDragged(undefined)}
             >
-              <Picture src={`/api/wreaths/${door.wreath}/door.jpg?of=${door.picture}`} />
+              <Picture
+                src={`/api/wreaths/${door.wreath}/door.jpg?of=${door.picture}`}
+                otherwise="Cannot be drawn yet: open it, and its form says why."
+              />
             </div>
             <p className="pt-1 leading-tight">
               <Link className="font-semibold hover:underline" to={`/wreaths/${door.wreath}/door`}>

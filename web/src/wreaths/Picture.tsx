@@ -8,8 +8,11 @@ const take = turns(3)
 /** How far outside the window a picture is asked for already. */
 const NEAR = "300px"
 
-/** A wreath as lists show it, asked for when it comes into view. */
-export function Picture({ src }: { src: string }) {
+/**
+ * A wreath as lists show it, asked for when it comes into view.
+ * @param otherwise what is said where there is none
+ */
+export function Picture({ src, otherwise }: { src: string; otherwise?: string }) {
   const frame = useRef<HTMLImageElement>(null)
   const end = useRef<() => void>(undefined)
   const [shown, setShown] = useState<string>()
@@ -28,6 +31,20 @@ export function Picture({ src }: { src: string }) {
       end.current?.()
     }
   }, [src])
+  const [none, setNone] = useState<string>()
   const over = () => end.current?.()
-  return <img ref={frame} src={shown} alt="" className="h-full w-full object-contain" onLoad={over} onError={over} />
+  if (otherwise && none === src) return <p className="p-2 text-quiet">{otherwise}</p>
+  return (
+    <img
+      ref={frame}
+      src={shown}
+      alt=""
+      className="h-full w-full object-contain"
+      onLoad={over}
+      onError={() => {
+        over()
+        setNone(src)
+      }}
+    />
+  )
 }
