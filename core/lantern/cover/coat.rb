@@ -109,8 +109,8 @@ module Lantern
           "on it, brush over it; the next one laps by half. Dry your hands before each strip.",
           :paste, "Are all edges down, and is no wrinkle left?", 8, 480],
         moss: ["Press %s on the form",
-          "Spread %s on a hand’s breadth of the form, press a tuft into it and hold; the next close beside it. Not hot " \
-          "glue: it sets before the moss lies.", :press_moss,
+          "Spread %s on a hand’s breadth of the form, press a tuft into it and hold; the next close beside it. Not " \
+          "hot glue: it sets before the moss lies.", :press_moss,
           "Does no foam show between the tufts, and does nothing fall when you shake it?", 10, 120]
       }.freeze
 
