@@ -86,10 +86,14 @@ module Lantern
         way, kinds, = Sum.of(pattern)
         return false unless way
         value = way.call(Array.new(kinds.size) { read_there(kinds[_1], values[_1], places) })
+        return false unless value.finite?
         return [1, 0].any? { answer == "#{Words.short(value.round(_1))} sq #{units}" } if answer.include?(" sq ")
         return length?(value * INCHES.fetch(units), answer) if answer.end_with?(*LENGTHS)
         return answer == "#{Words.short((value * 100).round(1))} %" if answer.end_with?("%")
         plain?(value, answer)
+      rescue FloatDomainError
+        # With so few decimals it is divided by nought.
+        false
       end
 
       # The number that whoever reads it there works on with: 7 of "7 %".
