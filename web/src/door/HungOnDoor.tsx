@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react"
+import { byArrow } from "../pieces/arrows"
 import { Covered } from "../drawing/Covered"
 import { pictureAt } from "../drawing/Textures"
 import type { Material, OnDoor, Place, WorkedPlan } from "../keep/client"
@@ -20,13 +21,6 @@ interface Props {
 /** Pixels of the screen that an arrow key moves it by; with Shift, one. */
 const STEP = 10
 
-const ARROWS: Record<string, Pixel> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-}
-
 /** A wreath on a door at its true size, in the photo's perspective: by hand or by the arrow keys it hangs elsewhere. */
 export function HungOnDoor({ hung, place, worked, materials, back, at, onAt }: Props) {
   const frame = useRef<HTMLDivElement>(null)
@@ -40,11 +34,10 @@ export function HungOnDoor({ hung, place, worked, materials, back, at, onAt }: P
   const to = (x: number, y: number) =>
     onAt([within(here[0] + x / scale, width), within(here[1] + y / scale, height)].map(Math.round) as Pixel)
   const byKey = (event: KeyboardEvent) => {
-    const arrow = ARROWS[event.key]
-    if (!arrow) return
+    const step = byArrow(event, STEP)
+    if (!step) return
     event.preventDefault()
-    const step = event.shiftKey ? 1 : STEP
-    to(arrow[0] * step, arrow[1] * step)
+    to(...step)
   }
   const drag = (event: PointerEvent): Pixel => (from ? [event.clientX - from[0], event.clientY - from[1]] : [0, 0])
   return (

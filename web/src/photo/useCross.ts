@@ -1,15 +1,9 @@
 import { useRef, useState } from "react"
+import { byArrow } from "../pieces/arrows"
 import type { Place } from "./taps"
 
 /** Pixels that an arrow key moves the cross by; with Shift, one. */
 const STEP = 12
-
-const ARROWS: Record<string, Place> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-}
 
 /** A cross on a photo that goes with the pointer or the arrow keys, and what is tapped with it. */
 export function useCross({ width, height }: { width: number; height: number }, onTap: (place: Place) => void) {
@@ -25,12 +19,10 @@ export function useCross({ width, height }: { width: number; height: number }, o
   }
   const byKey = (event: React.KeyboardEvent) => {
     const [x, y] = at ?? [width / 2, height / 2]
-    const arrow = ARROWS[event.key]
+    const step = byArrow(event, STEP)
     if (event.key === "Enter" || event.key === " ") onTap([x, y])
-    else if (arrow) {
-      const step = event.shiftKey ? 1 : STEP
-      setAt([inside(x + arrow[0] * step, width), inside(y + arrow[1] * step, height)])
-    } else return
+    else if (step) setAt([inside(x + step[0], width), inside(y + step[1], height)])
+    else return
     event.preventDefault()
   }
   return {
