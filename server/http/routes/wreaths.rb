@@ -34,7 +34,9 @@ module Server
             asked(:pattern_card, plan, paper, store.pictures.of(plan), request.base_url)
           end
 
-          get("/api/wreaths/:id/thumbnail.png") { redirect "/api/wreaths/#{id}/thumbnail.webp", 301 }
+          get("/api/wreaths/:id/thumbnail.png") {
+            redirect "/api/wreaths/#{store.wreaths.find(id)["id"]}/thumbnail.webp", 301
+          }
 
           get "/api/wreaths/:id/thumbnail.webp" do
             plan = store.wreaths.find(id)["plan"]
