@@ -139,8 +139,8 @@ module Lantern
         Field::Record.new(:cut_out, label: "Cut out of its photo", fields: [
           Field::List.new(:outline, least: 3, most: 240, required: true, label: "Its outline",
             of: Field::List.new(:corner, least: 2, most: 2, label: "A corner",
-              of: Field::Count.new(:far, least: 0, most: 100_000, label: "So far"))),
-          Field::Count.new(:high, most: 100_000, required: true, label: "How high it is")
+              of: Field::Count.new(:far, least: 0, most: 50_000, label: "So far"))),
+          Field::Count.new(:high, least: 20, most: 50_000, required: true, label: "How high it is")
         ])
       ].freeze
       private_constant :WIDTH, :THICK, :STICK, :SORT, :COAT, :THING

@@ -309,6 +309,12 @@ RSpec.describe Lantern::Trim::Piece do
       expect([top[left][0], top[right][0]]).to match [be < -5, be > 5]
     end
 
+    it "reaches no further than its photo, whatever its outline says" do
+      photographed("figure", picture_width: 4, cut_out: cut_out.merge(outline: [[0, 0], [9000, 0], [9000, 40_000]]))
+      lie = lies(worked(piece(making: "bought", at: 6, material: "figure")))[0]
+      expect(corners(lie["front"][0])).to eq [[-2, 2.5], [2, 2.5], [2, 8.5]]
+    end
+
     it "hides what lies beneath it, and no more" do
       photographed("figure", picture_width: 4)
       document = JSON.parse(JSON.generate(stuff.find { _1[:id] == "figure" }))

@@ -26,8 +26,11 @@ module Lantern
             [middle[0] + x * cos - y * sin, middle[1] + x * sin + y * cos]
           }
           share = wide / 1000.0
-          {points: material.cut_out[:outline].map { |right, down| at[right * share, down * share] },
-           placed: [at[0, 0], at[wide, 0], at[0, high]]}
+          # Nothing is cut out beside its photo.
+          points = material.cut_out[:outline].map { |right, down|
+            at[[right * share, wide].min, [down * share, high].min]
+          }
+          {points:, placed: [at[0, 0], at[wide, 0], at[0, high]]}
         end
 
         # How high a thing is that is so wide.
