@@ -190,11 +190,11 @@ RSpec.describe "Coverings, against what makers know" do
 
   # Common practice: moss is pressed into glue, paper is pasted, and a moss green paint is brushed on.
   it "takes a coat for what its name says, where nobody says its sort" do
-    {"Sheet moss" => "Press on", "Paper napkins" => "Paste on", "Moss green paint" => "Paint", "Primer" => "Paint"}
-      .each do |name, title|
+    {"Sheet moss" => "Press %s on the form", "Paper napkins" => "Paste %s on the form",
+     "Moss green paint" => "Paint the form with %s", "Primer" => "Paint the form with %s"}.each do |name, title|
       coat = {"id" => "coat", "kind" => "coat", "name" => name, "offers" => [{"count" => 1, "price" => "3.00"}]}
       titles = work(materials: [coat], layers: [layer("coat", "coat")])["steps"].map { _1["title"] }
-      expect(titles).to include "#{title} the #{name}"
+      expect(titles).to include format(title, name)
     end
   end
 end
