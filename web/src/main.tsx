@@ -75,7 +75,7 @@ createRoot(document.getElementById("root")!).render(
         <Door>
           <News />
           <InOurCurrency>
-            <Suspense fallback={<Fetching what="The screen" />}>
+            <Suspense fallback={<Fetching what="Screen" />}>
               <Routes>
                 <Route path="/" element={<WreathsScreen />} />
                 <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />

@@ -229,8 +229,8 @@ module Lantern
       # As its photo shows it, upright.
       def in_picture
         Place::Lie::CutOut.new(layer: id, unit: thing.unit, called: (word unless THINGS.key?(what)),
-          materials: [material], width: size.to_f,
-          front: places.map { |place| Place::Lie::CutOut.item(material, middle_of(place), size) })
+          materials: [material], width: size.to_f, front: Place::Lie::CutOut.items(material,
+            places.map { [middle_of(_1), Place::Lie::CutOut::UP] }, size))
       end
 
       def middle_of(along)

@@ -309,6 +309,26 @@ RSpec.describe Lantern::Trim::Piece do
       expect([top[left][0], top[right][0]]).to match [be < -5, be > 5]
     end
 
+    it "has its foot in the middle of a swag, whatever it is called, and its top at the tip" do
+      photographed("figure")
+      found = worked(piece(making: "swag", at: 6, parts: [{as: "item", material: "figure", count: 2, size: 6}]))
+      lies(found)[0]["pictured"].each do |each|
+        upper_left, upper_right, lower_left = each["placed"].each_slice(2).to_a
+        foot = lower_left.zip(upper_left, upper_right).map { |low, a, b| low + (b - a) / 2 }
+        expect(foot).to match [be_within(0.01).of(0), be_within(0.01).of(5.5)]
+      end
+    end
+
+    it "has fewer corners where there are very many, and the same photo" do
+      many = (0...240).map { |i| 2 * Math::PI * i / 240 }.map { [500 + 499 * Math.cos(_1), 500 + 499 * Math.sin(_1)] }
+      photographed("figure", cut_out: {outline: many.map { |corner| corner.map(&:round) }, high: 1000})
+      counts = [1, 400].map { |count|
+        found = worked(piece(making: "bought", count:, material: "figure", parts: [{as: "item", size: 1}]))
+        lies(found)[0]["front"].map { corners(_1).size }.uniq
+      }
+      expect(counts).to match [[240], [be_between(24, 40)]]
+    end
+
     it "reaches no further than its photo, whatever its outline says" do
       photographed("figure", picture_width: 4, cut_out: cut_out.merge(outline: [[0, 0], [9000, 0], [9000, 40_000]]))
       lie = lies(worked(piece(making: "bought", at: 6, material: "figure")))[0]
@@ -319,9 +339,9 @@ RSpec.describe Lantern::Trim::Piece do
       photographed("figure", picture_width: 4)
       document = JSON.parse(JSON.generate(stuff.find { _1[:id] == "figure" }))
       material = Lantern::Plan::Material.check(document, units: "in")
-      item = Lantern::Place::Lie::CutOut.item(material, [0, 0], 4)
+      front = Lantern::Place::Lie::CutOut.items(material, [[[0, 0], -Math::PI / 2]], 4)
       hidden = Lantern::Place::Lie::CutOut.new(layer: "a", unit: :things, materials: [material], width: 4.0,
-        front: [item]).covers(:front)
+        front:).covers(:front)
       # Three inches high at its sides, a point of 2.4 in below.
       expect([[0, 0], [1.9, -2.9], [0, 2.9]].map { |x, y| hidden.any? { _1.over?(x, y) } }).to all be true
       expect([[1.9, 2.5], [2.1, 0], [0, 3.1]].map { |x, y| hidden.any? { _1.over?(x, y) } }).to all be false

@@ -41,7 +41,7 @@ export function DoorView(props: Props) {
   const [adding, setAdding] = useState(false)
   const [hanging, hang] = useHanging(props.id)
   const queries = useQueryClient()
-  if (!places || !hanging) return <Fetching what="Your doors" />
+  if (!places || !hanging) return <Fetching what="Doors" />
   const chosen = [hanging.place, last].flatMap((at) => places.find(({ id }) => id === at) ?? [])[0] ?? places[0]
   if (!chosen || adding) {
     return (
@@ -112,7 +112,7 @@ function OneDoor({ id, plan, worked, onChange, places, chosen, at: kept, onAt, o
           {hung ? (
             <HungOnDoor {...{ hung, place, worked, back, at }} materials={plan.materials ?? []} onAt={setAt} />
           ) : (
-            problems.length === 0 && <Fetching what="The door" />
+            problems.length === 0 && <Fetching what="Door" />
           )}
           <p className="absolute bottom-3 left-3 rounded bg-base-200">
             <OpenChoice label="Seen" name="seen-from" value={side} choices={SIDES} onChange={setSide} />

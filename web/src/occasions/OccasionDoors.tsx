@@ -18,7 +18,7 @@ export function OccasionDoors({ id }: { id: number }) {
     queryKey: keys.doors(id),
     queryFn: async () => answered(await api.GET("/occasions/{id}/doors", { params: { path: { id } } })).doors,
   }).data
-  if (!doors) return <Fetching what="The doors" />
+  if (!doors) return <Fetching what="Doors" />
   const swap = async (wreath: number, other: number) => {
     if (wreath === other) return
     const { error } = await api.PUT("/wreaths/{id}/swap-doors", {

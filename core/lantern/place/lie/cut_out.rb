@@ -11,27 +11,37 @@ module Lantern
         lie :cut_out
         looks(order: :any) { area }
 
-        # A thing about a middle, so wide.
+        # Of many things each is small, and has so many corners fewer; but never fewer than these (from memory).
+        MOST_DRAWN, FEWEST = 12_000, 24
+
+        # Things about their middles, each so wide.
         # @param material [Plan::Material] that is cut out of its photo
-        # @param middle [(Float, Float)]
+        # @param places [Array<((Float, Float), Float)>] a middle, and where its top points to, in radians
         # @param wide [Numeric] inches
-        # @param way [Float] where its top points to, in radians
-        # @return [Hash] an item
-        def self.item(material, middle, wide, way = UP)
+        # @return [Array<Hash>] an item each
+        def self.items(material, places, wide)
           high = high_of(material, wide)
-          turn = way - UP
-          cos, sin = Math.cos(turn), Math.sin(turn)
-          at = ->(right, down) {
-            x, y = right - wide / 2.0, down - high / 2.0
-            [middle[0] + x * cos - y * sin, middle[1] + x * sin + y * cos]
-          }
-          share = wide / 1000.0
-          # Nothing is cut out beside its photo.
-          points = material.cut_out[:outline].map { |right, down|
-            at[[right * share, wide].min, [down * share, high].min]
-          }
-          {points:, placed: [at[0, 0], at[wide, 0], at[0, high]]}
+          outline = outline_of(material, wide, high, [MOST_DRAWN / [places.size, 1].max, FEWEST].max)
+          places.map do |(x, y), way|
+            cos, sin = Math.cos(way - UP), Math.sin(way - UP)
+            at = ->((right, down)) {
+              right, down = right - wide / 2.0, down - high / 2.0
+              [x + right * cos - down * sin, y + right * sin + down * cos]
+            }
+            {points: outline.map(&at), placed: [[0, 0], [wide, 0], [0, high]].map(&at)}
+          end
         end
+
+        # From its photo's upper left, in inches; nothing is cut out beside the photo.
+        # @param most [Integer] corners, evenly taken
+        def self.outline_of(material, wide, high, most)
+          said = material.cut_out[:outline]
+          every = said.size.fdiv(most).ceil
+          said.each_slice(every).map(&:first).map { |right, down|
+            [[right * wide / 1000.0, wide.to_f].min, [down * wide / 1000.0, high].min]
+          }
+        end
+        private_class_method :outline_of
 
         # How high a thing is that is so wide.
         # @return [Float]

@@ -18,18 +18,17 @@ module Lantern
           turn = made.crosswise? ? number * Math::PI / [parts.size, 2].max : 0.0
           given = made.class.stems ? part.overlapped(turn) : part.lies(turn)
           given.reject { |_, ways| ways.empty? }.map.with_index do |(kind, ways), i|
-            front = points.flat_map { |x, y, turned|
-              ways.map { |way, far| item(kind, part, x, y, way + turned, far) }
-            }
+            ends = points.flat_map { |x, y, turned| ways.map { |way, far| [x, y, way + turned, far] } }
             kind.new(layer: id, unit: part.seen_as(kind), key: :"part_#{number + 1}_#{i + 1}",
               materials: [part.material].compact,
-              width: part.seen_width, front:, called: part.called, words: part.written)
+              width: part.seen_width, front: items(kind, part, ends), called: part.called, words: part.written)
           end
         end
 
-        def item(kind, part, ...)
-          return part.pictured(...) if kind == Place::Lie::CutOut
-          {points: shape(kind, part, ...)}
+        # @param ends [Array<(Float, Float, Float, Float)>] from which middle, in which direction and how far each lies
+        def items(kind, part, ends)
+          return part.pictured(ends, by_its_foot: made.class.stems) if kind == Place::Lie::CutOut
+          ends.map { {points: shape(kind, part, *_1)} }
         end
 
         # The points of one of a part's pieces, out from the middle of the whole.

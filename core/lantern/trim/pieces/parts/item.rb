@@ -50,13 +50,17 @@ module Lantern
               (0...count).map { |i| [i.even? ? Math::PI - 0.2 - i * 0.12 : 0.2 + i * 0.12, long] }]]
           end
 
-          # As it lies where it is seen as its photo: a sprig from its foot outward, everything else upright about its
-          # own middle.
-          # @return [Hash] an item of {Place::Lie::CutOut}
-          def pictured(x, y, way, far)
-            out = sprig? ? far / 2.0 : far
-            middle = [x + Math.cos(way) * out, y + Math.sin(way) * out]
-            Place::Lie::CutOut.item(material, middle, across, *(way if sprig?))
+          # As it lies where it is seen as its photo: from its foot outward, as a sprig does, or upright about its own
+          # middle.
+          # @param ends [Array<(Float, Float, Float, Float)>] from which middle, in which direction and how far
+          # @return [Array<Hash>] items of {Place::Lie::CutOut}
+          def pictured(ends, by_its_foot:)
+            outward = by_its_foot || sprig?
+            places = ends.map { |x, y, way, far|
+              out = outward ? far / 2.0 : far
+              [[x + Math.cos(way) * out, y + Math.sin(way) * out], outward ? way : Place::Lie::CutOut::UP]
+            }
+            Place::Lie::CutOut.items(material, places, outward ? across : size)
           end
 
           def wide = sprig? ? [size.to_f, long / 2].min : size.to_f
@@ -74,10 +78,8 @@ module Lantern
             ball? ? Place::Lie::Ball : Place::Lie::Tag
           end
 
-          # So wide is its photo: as it was measured, or a sprig's so that it is as long as was said.
-          def across
-            (sprig? && (said[:size] || height)) ? long * 1000.0 / material.cut_out[:high] : size.to_f
-          end
+          # So wide is the photo of what lies from its foot outward.
+          def across = long * 1000.0 / material.cut_out[:high]
 
           def sprig? = name.match?(SPRIG)
 
