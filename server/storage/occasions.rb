@@ -50,6 +50,19 @@ module Server
         find(id)
       end
 
+      # One wreath more, or one less; the others stay as whoever changed them last has them.
+      # @param hangs [Boolean]
+      # @raise [Missing]
+      def hang(id, wreath_id, hangs)
+        @database.atomically do
+          locked(id)
+          wreath = @database[:wreaths].where(id: wreath_id)
+          hangs ? wreath.where(deleted_at: nil).update(occasion_id: id) :
+            wreath.where(occasion_id: id).update(occasion_id: nil)
+        end
+        find(id)
+      end
+
       # The occasion as one document: its own words, its wreaths' plans as they are now, and what the shop
       # says of sales.
       # @param today [Date]

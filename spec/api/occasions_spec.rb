@@ -37,6 +37,24 @@ RSpec.describe "Occasions", :api, :store do
       .to eq [wreaths[1]["id"]]
   end
 
+  it "takes one wreath more or less, whatever else was ticked meanwhile on another device" do
+    there, more, deleted = Array.new(3) { wreath(9) }.map { _1["id"] }
+    id = occasion["id"]
+    tick = ->(wreath, hangs) { ask(:put, "/occasions/#{id}/wreaths", {wreath:, hangs:}) }
+    expect([there, more].map { tick.call(_1, true)["wreaths"] }).to eq [[there], [there, more]]
+    # Once more is the same.
+    expect(tick.call(more, true)["wreaths"]).to eq [there, more]
+    expect(tick.call(there, false)["wreaths"]).to eq [more]
+    # What hangs on another occasion is not taken off that by one on which it does not hang.
+    other = occasion({"id" => there})["id"]
+    tick.call(there, false)
+    expect(ask(:get, "/occasions/#{other}")["wreaths"]).to eq [there]
+    ask(:delete, "/wreaths/#{deleted}?version=1")
+    expect(tick.call(deleted, true)["wreaths"]).to eq [more]
+    expect(ask(:put, "/occasions/#{id}/wreaths", {wreath: there})["problems"].size).to be_positive
+    expect(ask(:get, "/occasions/#{id}")["wreaths"]).to eq [more]
+  end
+
   it "comes to nothing while nothing hangs on it" do
     id = ask(:post, "/occasions", {name: "Later", units: "in", occasion: {}})["id"]
     expect(ask(:get, "/occasions/#{id}/worked")["cost"]).to include("to_buy" => "0.00", "per_wreath" => "0.00")

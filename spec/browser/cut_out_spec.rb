@@ -64,7 +64,7 @@ RSpec.describe "A photo of a thing", :browser, :store do
     click_on "Undo the last tap"
     expect(clear).to be_within(2).of(about)
     # Eighty of a hundred: everything is alike.
-    tab_to(/\AHow much may be alike/)
+    tab_to(/\AHow far a tap reaches/)
     press(:end)
     expect(page).to have_text("Nothing is left of it")
     expect(page).to have_button("Take it", disabled: true)
@@ -73,7 +73,7 @@ RSpec.describe "A photo of a thing", :browser, :store do
     frame.click(x: 0, y: 0)
     click_on "Take it"
     expect(page).to have_css("img[alt='The photo'].checkered")
-    fill_in "It is so wide", with: "4 in"
+    fill_in "Its width", with: "4 in"
     click_on "Save"
     expect(page).to have_css("li", text: "Red ring")
     # As high as it is wide; its outline round.

@@ -27,13 +27,13 @@ RSpec.describe "On your door", :browser, :store do
     page.driver.click(box[0] + x * box[2], box[1] + y * box[3])
   end
 
-  # What is seen of the wreath's box on the screen, as shares of the door's picture.
+  # What is seen of the wreath's box on the screen, as shares of the door's picture; nil while it is not there.
   def seen_box
     page.evaluate_script(<<~JS)
       (() => {
         const [door, wreath] = [".on-door", ".on-door .hung-wreath"].map((each) =>
-          document.querySelector(each).getBoundingClientRect())
-        return [(wreath.left - door.left) / door.width, (wreath.top - door.top) / door.height,
+          document.querySelector(each)?.getBoundingClientRect())
+        return wreath && [(wreath.left - door.left) / door.width, (wreath.top - door.top) / door.height,
           (wreath.right - door.left) / door.width, (wreath.bottom - door.top) / door.height]
       })()
     JS
@@ -48,8 +48,8 @@ RSpec.describe "On your door", :browser, :store do
     (left, right), (top, bottom) = hung["corners"].transpose.map(&:minmax)
     wide, high = hung["size"]
     page.document.synchronize do
-      find(".on-door .hung-wreath", visible: :all)
-      off = seen_box.zip([left / wide, top / high, right / wide, bottom / high]).map { |a, b| (a - b).abs }
+      box = seen_box or raise Capybara::ElementNotFound, "no wreath on the door"
+      off = box.zip([left / wide, top / high, right / wide, bottom / high]).map { |a, b| (a - b).abs }
       # A hundredth of the wreath.
       raise Capybara::ElementNotFound, "off by #{off}" if off.max > 0.01 * (right - left) / wide
     end

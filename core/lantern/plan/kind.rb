@@ -135,12 +135,12 @@ module Lantern
       THING = [
         Field::Picture.new(:picture, outlined: true, label: "A photo of it",
           help: "On one plain colour. Tap that, and it is taken off."),
-        Field::Length.new(:picture_width, most: 60, label: "It is so wide", default_says: "3 in"),
+        Field::Length.new(:picture_width, most: 60, label: "Its width", default_says: "3 in"),
         Field::Record.new(:cut_out, label: "Cut out of its photo", fields: [
           Field::List.new(:outline, least: 3, most: 240, required: true, label: "Its outline",
             of: Field::List.new(:corner, least: 2, most: 2, label: "A corner",
-              of: Field::Count.new(:far, least: 0, most: 50_000, label: "So far"))),
-          Field::Count.new(:high, least: 20, most: 50_000, required: true, label: "How high it is")
+              of: Field::Count.new(:far, least: 0, most: 50_000, label: "A place on its outline"))),
+          Field::Count.new(:high, least: 20, most: 50_000, required: true, label: "The height of its photo")
         ])
       ].freeze
       private_constant :WIDTH, :THICK, :STICK, :SORT, :COAT, :THING

@@ -39,7 +39,11 @@ module Server
 
           deletes("/api/occasions/:id") { store.occasions }
 
-          put("/api/occasions/:id/wreaths") { JSON.generate(store.occasions.gather(id, sent["wreaths"])) }
+          put("/api/occasions/:id/wreaths") {
+            gathered = sent["wreaths"] ? store.occasions.gather(id, sent["wreaths"]) :
+              store.occasions.hang(id, sent["wreath"], sent["hangs"])
+            JSON.generate(gathered)
+          }
 
           changes("/api/occasions/:id/cut") { store.occasions.cut(id, sent["cut_sheet"], -> { occasion_document }) }
 

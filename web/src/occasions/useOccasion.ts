@@ -33,24 +33,27 @@ export function useOccasion(id: number) {
   const { row, ...document } = useDocument(KIND, id)
   const [refused, setRefused] = useState("")
 
-  // What was ticked stands at once, and each tick is told after the one before it.
-  const [wanted, setWanted] = useState<number[]>()
-  const wreaths = wanted ?? row?.wreaths ?? []
+  // What was ticked stands at once; each tick is told by itself, after the one before it.
+  const [ticked, setTicked] = useState<Record<number, boolean>>({})
+  const kept = row?.wreaths ?? []
+  const more = Object.keys(ticked).map(Number)
+  const wreaths = [...new Set([...kept, ...more])].filter((each) => ticked[each] ?? true)
   const told = useMutation({
     scope: { id: `wreaths of occasion ${id}` },
-    mutationFn: async (those: number[]) =>
-      answered(await api.PUT("/occasions/{id}/wreaths", { ...path, body: { wreaths: those } })),
+    mutationFn: async (body: { wreath: number; hangs: boolean }) =>
+      answered(await api.PUT("/occasions/{id}/wreaths", { ...path, body })),
     onSuccess: () => setRefused(""),
     onError: (error) => setRefused(error.message),
-    onSettled: async (_data, _error, those) => {
+    onSettled: async (_data, _error, { wreath, hangs }) => {
       await askAgain(queries, touched.occasion)
-      setWanted((now) => (now === those ? undefined : now))
+      setTicked(({ [wreath]: now, ...others }) =>
+        now === undefined || now === hangs ? others : { ...others, [wreath]: now },
+      )
     },
   })
   const gather = (wreath: number, hangs: boolean) => {
-    const those = hangs ? [...wreaths, wreath] : wreaths.filter((each) => each !== wreath)
-    setWanted(those)
-    told.mutate(those)
+    setTicked((now) => ({ ...now, [wreath]: hangs }))
+    told.mutate({ wreath, hangs })
   }
 
   const tick = async (place: string, done: boolean) => {

@@ -85,14 +85,14 @@ function Cutting({ photo, onCut }: { photo: HTMLCanvasElement; onCut: Props["onC
             : "Tap whatever else is to go, also where one sees through it."}
         </p>
         <Slider
-          label="How much may be alike"
-          help="More where some of it stays, less where the thing itself goes."
+          label="How far a tap reaches"
+          help="Further where some of what lies about it stays, less far where the thing itself goes."
           value={alike}
           most={80}
           onChange={setAlike}
         />
         <Slider label="How soft its edge is" value={soft} most={5} step={0.5} onChange={setSoft} />
-        {!left && <Problem small>Nothing is left of it: less may be alike, or undo the last tap.</Problem>}
+        {!left && <Problem small>Nothing is left of it: let a tap reach less far, or undo the last.</Problem>}
         <p className="flex flex-wrap gap-3">
           <button type="button" className="btn btn-primary" disabled={!left} onClick={() => left && void take(left)}>
             {taps.length === 0 ? "Take all of the photo" : "Take it"}

@@ -47,6 +47,15 @@ describe("cutting a thing out of its photo", () => {
     expect(count(twice) - once).toBeCloseTo(Math.PI * 20 ** 2, -2)
   })
 
+  it("is no larger for a speck that was left of the ground", () => {
+    const photo = disc(300, 260, 100)
+    photo.data.set([90, 90, 90, 255], (5 * 300 + 290) * 4)
+    const off = takenOff(photo, [[3, 3]], 30)
+    expect(off[5 * 300 + 290]).toBe(0)
+    const left = leftOf(photo, off)!
+    expect([left.x, left.y, left.width, left.height]).toEqual([50, 30, 200, 200])
+  })
+
   // A disc is pi r^2 large: the shoelace formula over its outline comes to that.
   it("outlines what is left, in thousandths of its width", () => {
     const photo = disc(300, 260, 100)

@@ -19,6 +19,8 @@ export interface Left {
 
 /** As many corners as an outline may have. */
 const MOST_CORNERS = 240
+/** What is so much shorter round than the largest that is left is a speck of what lies about it. */
+const SPECK = 1 / 20
 /** How far an outline may lie beside the true one, in pixels; more where it has too many corners. */
 const BESIDE = 1
 
@@ -57,8 +59,9 @@ export function leftOf({ width, height }: Pick<Pixels, "width" | "height">, off:
     contours[0],
   )
   if (!largest) return undefined
+  const things = contours.filter(({ points }) => points.length >= largest.points.length * SPECK)
   let [left, top, right, bottom] = [width, height, 0, 0]
-  for (const { points } of contours) {
+  for (const { points } of things) {
     for (const { x, y } of points) {
       left = Math.min(left, x)
       top = Math.min(top, y)

@@ -1,6 +1,6 @@
 import { Page } from "./Page"
 
-/** The page of something that is being fetched: `what` is what it is called. */
+/** The page of something that is being fetched: `what` is what it is called, without an article. */
 export function Fetching({ what }: { what: string }) {
   return (
     <Page title={what} units="in" onUnits={() => {}}>

@@ -13,8 +13,8 @@ module Lantern
 
           def hands
             ["Close each ring with glue (in a loose weave by a spatula, not pressed flat); lay the smaller on the " \
-            "larger, middle on middle, over the tails.",
-              "The cord round the middle of all, its ends long enough to tie it on."]
+            "larger, middle on middle#{", over the tails" if parts.grep(Parts::Tail).any?}.",
+              "A cord round the middle of all, its ends long enough to tie it on."]
           end
         end
       end
