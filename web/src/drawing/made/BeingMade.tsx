@@ -52,7 +52,9 @@ export function BeingMade({ worked, materials, wreath }: Props) {
   // Past React too: a slider that is moved sends one for every frame.
   useEffect(() => {
     const moved = slider.current
-    const follow = () => {
+    const follow = (event: Event) => {
+      // React would look for who listens to it, as long as it takes to paint it.
+      event.stopPropagation()
       setPlaying(false)
       go(Number(moved!.value))
     }
