@@ -6,12 +6,17 @@ module Server
   # Which modules of the screens a page needs besides those that its HTML names, so that they are fetched with it and
   # not after the first of them has run: a `Link` header (RFC 8288, `rel=modulepreload` of the HTML standard).
   class Preloads
-    # What is opened where, as the build knows it.
+    WREATH = "src/wreath/WreathScreen.tsx"
+    # What is opened where, as the build knows it; some of a wreath's stages are modules of their own.
     SCREENS = {
+      %r{\A/\z} => "src/wreaths/WreathsScreen.tsx",
       %r{\A/wreaths/\d+/bench\z} => "src/bench/BenchScreen.tsx",
-      %r{\A/wreaths/\d+/(?!bench|room)\w+\z} => "src/wreath/WreathScreen.tsx",
+      **%w[form hang cut buy].to_h { |stage|
+        [%r{\A/wreaths/\d+/#{stage}\z}, [WREATH, "src/wreath/#{stage.capitalize}Stage.tsx"]]
+      },
+      %r{\A/wreaths/\d+/(?!bench|room)\w+\z} => WREATH,
       %r{\A/new\z} => "src/new/NewWreathScreen.tsx"
-    }.freeze
+    }.transform_values { Array(_1) }.freeze
     ENTRY = "index.html"
 
     # @param folder [String] of the built screens
@@ -27,8 +32,8 @@ module Server
 
     private
 
-    def header(screen)
-      files = (reached(screen) - reached(ENTRY)).map { @chunks.dig(_1, "file") }
+    def header(screens)
+      files = (screens.flat_map { reached(_1) }.uniq - reached(ENTRY)).map { @chunks.dig(_1, "file") }
       files.map { "</#{_1}>; rel=modulepreload" }.join(", ") if files.any?
     end
 

@@ -18,7 +18,7 @@ import { keys } from "./keys"
 import { lately, latelyOf, noteLately, seenLately } from "./lately"
 
 /** What was asked for so many milliseconds ago need not be asked again. */
-const JUST_ASKED = 2000
+export const JUST_ASKED = 2000
 /** How often it is asked whether anything was changed, in milliseconds. */
 const LOOK_AGAIN = 4000
 

@@ -5,6 +5,7 @@ import { differences } from "./differences"
 import { draftOf, dropDraft, keepDraft } from "./drafts"
 import type { Outcome } from "./keeper"
 import { askAgain, type About } from "./keys"
+import { JUST_ASKED } from "./queries"
 import { useKeeper } from "./useKeeper"
 import { useNotices } from "./useNotices"
 import { usePast } from "./usePast"
@@ -80,7 +81,7 @@ export function useDocument<Row extends { version: number }, Said>(kind: Documen
   const loaded = useQuery({
     queryKey: kind.key(id),
     queryFn: () => kind.load(id),
-    staleTime: 0,
+    staleTime: JUST_ASKED,
     refetchOnWindowFocus: false,
   })
   const { shown: said, now, show } = useShown<Said>()

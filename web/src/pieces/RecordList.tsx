@@ -1,12 +1,11 @@
-import { useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable"
-import { CSS } from "@dnd-kit/utilities"
-import type { ReactNode } from "react"
+import { Fragment, lazy, Suspense } from "react"
 import type { Field, Material, Problem as Said } from "../keep/client"
 import { applies } from "./applies"
 import { FieldControl } from "./FieldControl"
 import type { Choice } from "./Select"
 import { Problem } from "./Problem"
-import { Grip, Sorting } from "./Sorting"
+
+const RowsInOrder = lazy(async () => ({ default: (await import("./RowsInOrder")).RowsInOrder }))
 
 type Record_ = Record<string, unknown>
 interface Props {
@@ -57,41 +56,41 @@ export function RecordList({
           )}
         </p>
       )}
-      <Sorting
-        items={list.map((_, index) => ({ id: String(index + 1), says: `${word} ${index + 1}` }))}
-        strategy={verticalListSortingStrategy}
-        onMove={(from, to) => onChange(moved(list, from, to))}
-      >
-        {list.map((record, index) => (
-          <Row key={index} id={String(index + 1)} says={list.length > 1 ? `${word} ${index + 1}` : undefined}>
-            {fields
-              .filter((each) => applies(each, fields, record))
-              .map((each) => (
-                <FieldControl
-                  key={each.name}
-                  field={each}
-                  place={`${place}.${index}.${each.name}`}
-                  value={record[each.name]}
-                  materials={materials}
-                  layers={layers}
-                  understood={understood(`${place}.${index}.${each.name}`)}
-                  problem={at(`${place}.${index}.${each.name}`)}
-                  fallback={each.default === undefined ? undefined : String(each.default)}
-                  onChange={(value) => change(index, each.name, value)}
-                />
-              ))}
-            <p className="py-1 text-right">
-              <button
-                type="button"
-                className="link text-sm"
-                onClick={() => onChange(list.length === 1 ? undefined : list.filter((_, i) => i !== index))}
-              >
-                Take {word} {index + 1} out
-              </button>
-            </p>
-          </Row>
-        ))}
-      </Sorting>
+      {list.length > 0 && (
+        <Suspense fallback={<div className="h-24" />}>
+          <RowsInOrder word={word} onMove={(from, to) => onChange(moved(list, from, to))}>
+            {list.map((record, index) => (
+              <Fragment key={index}>
+                {fields
+                  .filter((each) => applies(each, fields, record))
+                  .map((each) => (
+                    <FieldControl
+                      key={each.name}
+                      field={each}
+                      place={`${place}.${index}.${each.name}`}
+                      value={record[each.name]}
+                      materials={materials}
+                      layers={layers}
+                      understood={understood(`${place}.${index}.${each.name}`)}
+                      problem={at(`${place}.${index}.${each.name}`)}
+                      fallback={each.default === undefined ? undefined : String(each.default)}
+                      onChange={(value) => change(index, each.name, value)}
+                    />
+                  ))}
+                <p className="py-1 text-right">
+                  <button
+                    type="button"
+                    className="link text-sm"
+                    onClick={() => onChange(list.length === 1 ? undefined : list.filter((_, i) => i !== index))}
+                  >
+                    Take {word} {index + 1} out
+                  </button>
+                </p>
+              </Fragment>
+            ))}
+          </RowsInOrder>
+        </Suspense>
+      )}
       <button type="button" className="btn mt-1" onClick={() => onChange([...list, {}])}>
         Add a {word}
       </button>
@@ -103,20 +102,4 @@ export function RecordList({
 const moved = (list: Record_[], from: number, to: number) => {
   const others = list.filter((_, index) => index !== from)
   return [...others.slice(0, to), list[from]!, ...others.slice(to)]
-}
-
-/** One of them; where there are several it can be moved among the others. */
-function Row({ id, says, children }: { id: string; says?: string; children: ReactNode }) {
-  const sortable = useSortable({ id, disabled: says === undefined })
-  const { setNodeRef, transform, transition, isDragging } = sortable
-  return (
-    <div
-      ref={setNodeRef}
-      className={`flex border-b border-base-300 ${isDragging ? "z-10 bg-base-200" : ""}`}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
-    >
-      {says && <Grip sortable={sortable} says={says} />}
-      <div className="min-w-0 flex-1 pl-3">{children}</div>
-    </div>
-  )
 }

@@ -1,9 +1,10 @@
-import { Fragment, lazy, memo, Suspense, useDeferredValue, useState } from "react"
+import { Fragment, lazy, memo, Suspense, useDeferredValue, useEffect, useState, type ComponentType } from "react"
 import { Link, useParams } from "react-router"
 import { ROOM, Sheet } from "../drawing/Sheet"
 import type { Declarations, Material, Plan, Problem as Said, Units, WorkedPlan } from "../keep/client"
-import { turned } from "../keep/turned"
 import { asBefore } from "../keep/asBefore"
+import { atLeisure } from "../keep/atLeisure"
+import { turned } from "../keep/turned"
 import { useDeclarations, useIsMaker, useWholeWork } from "../keep/queries"
 import { ChangedElsewhere } from "../pieces/ChangedElsewhere"
 import { Conflict } from "../pieces/Conflict"
@@ -13,12 +14,8 @@ import { OpenChoice } from "../pieces/OpenChoice"
 import { MEASURES, Page } from "../pieces/Page"
 import { Prose } from "../pieces/Prose"
 import { Remark } from "../pieces/Remark"
-import { BuyStage } from "./BuyStage"
 import { Cord } from "./Cord"
 import { CoverStage } from "./CoverStage"
-import { CutStage } from "./CutStage"
-import { FormStage } from "./FormStage"
-import { HangStage } from "./HangStage"
 import { NameLine } from "./NameLine"
 import { endsOf, placingOf, sizingOf } from "./onDrawing"
 import type { StageProps } from "./stageProps"
@@ -28,6 +25,13 @@ import { useUndoKey } from "./useUndoKey"
 import { useWreath } from "./useWreath"
 import { Problem } from "../pieces/Problem"
 import { stateOf } from "../wreaths/listing"
+
+// The stages that a wreath is not opened on: loaded beforehand as soon as there is leisure for it.
+const loadForm = async () => ({ default: (await import("./FormStage")).FormStage })
+const loadHang = async () => ({ default: (await import("./HangStage")).HangStage })
+const loadCut = async () => ({ default: (await import("./CutStage")).CutStage })
+const loadBuy = async () => ({ default: (await import("./BuyStage")).BuyStage })
+const loadStages = () => void Promise.allSettled([loadForm(), loadHang(), loadCut(), loadBuy()])
 
 const PracticeView = lazy(async () => ({ default: (await import("../practice/PracticeView")).PracticeView }))
 const DoorView = lazy(async () => ({ default: (await import("../door/DoorView")).DoorView }))
@@ -39,13 +43,13 @@ const NO_PROBLEMS: Said[] = []
 
 type Wreath = ReturnType<typeof useWreath>
 
-const stageScreens: Record<string, (props: StageProps) => React.ReactNode> = {
-  form: FormStage,
+const stageScreens: Record<string, ComponentType<StageProps>> = {
+  form: lazy(loadForm),
   cover: CoverStage,
   trim: TrimStage,
-  hang: HangStage,
-  cut: CutStage,
-  buy: BuyStage,
+  hang: lazy(loadHang),
+  cut: lazy(loadCut),
+  buy: lazy(loadBuy),
 }
 
 /** One wreath: the drawing and the tape stay put while the stages change. */
@@ -57,6 +61,7 @@ export function WreathScreen() {
 function OneWreath({ id, stage }: { id: number; stage: string }) {
   const wreath = useWreath(id)
   const declarations = useDeclarations().data
+  useEffect(() => atLeisure("stages", loadStages), [])
   useUndoKey(wreath.past)
   if (wreath.missing) return <Missing />
   if (!wreath.plan || !declarations) return <Fetching what="Wreath" />
@@ -236,9 +241,11 @@ const Stage = memo(function Stage({ stage, ...props }: StageProps & { stage: str
   // Ticking cuts is for everybody.
   const For = stage === "cut" ? Fragment : ForMakers
   return (
-    <For>
-      <Screen {...props} />
-    </For>
+    <Suspense>
+      <For>
+        <Screen {...props} />
+      </For>
+    </Suspense>
   )
 })
 
