@@ -47,6 +47,7 @@ RSpec.describe "The door on the screen", :browser, :store do
       expect(page).to have_css("h1", text: "Sign in")
       expect(page).to have_no_text("rope ring")
       visit link
+      expect(page).to have_css("h1", text: "Pair this device")
       expect(page).to be_axe_clean
       click_on "Pair it"
       expect(page).to have_css("h2", text: "Door 7, rope ring")

@@ -64,6 +64,35 @@ RSpec.describe "A piece, on the screen", :browser, :store do
     expect(page).to be_axe_clean
   end
 
+  # A ring of 14 in with an opening of 8 is 11 pi = 34.56 in round its middle: six to a row are 5.76 in apart.
+  it "has how far it is from one of a row to the next dragged out on the drawing, instead of how many" do
+    bows = {"id" => "bows", "method" => "piece", "material" => "sash", "count" => 6,
+            "parts" => [{"as" => "ribbon", "tail" => 2, "loops" => 2, "loop_size" => 1.5}]}
+    row = {"format" => "crisp-lantern/plan", "version" => 1, "units" => "in", "name" => "Row of bows",
+           "form" => {"base" => "wire", "shape" => "ring", "outside" => 14, "inside" => 8, "rails" => 4},
+           "materials" => [{"id" => "sash", "kind" => "ribbon", "name" => "Sash", "width" => 1.5}], "layers" => [bows]}
+    id = RealStore.store.wreaths.add(row)["id"]
+    kept = -> { RealStore.store.wreaths.find(id)["plan"]["layers"][0] }
+    wait = ->(&found) { page.document.synchronize(10) { found.call || raise(Capybara::ElementNotFound) } }
+    visit "/wreaths/#{id}/trim"
+    apart = "[role=slider][aria-label='From one to the next']"
+    expect(find(apart)["aria-valuenow"].to_f).to be_within(0.01).of(11 * Math::PI / 6)
+    find(apart).send_keys(:right)
+    wait.call { kept.call["spacing"] == 6 }
+    expect(kept.call).not_to include "count"
+    # Five are what fits 6 in apart. It lies on the second of them; pulled on by half as far again, three fit.
+    expect(page).to have_css("#{apart}[aria-valuenow^='6.9']")
+    first, second = ["at, by the clock", "From one"].map { |words|
+      find("[role=slider][aria-label*='#{words}']").evaluate_script("(({x, y, width}) => [x + width / 2, y + width / 2])(
+        this.getBoundingClientRect())")
+    }
+    x, y = first.zip(second).map { |from, to| from + (to - from) * 1.5 }
+    page.driver.browser.mouse.move(x: second[0], y: second[1]).down.move(x:, y:, steps: 4).up
+    wait.call { kept.call["spacing"].to_f.between?(9.5, 11) }
+    expect(page).to have_css("#{apart}[aria-valuenow^='11.5']")
+    expect(page).to be_axe_clean
+  end
+
   it "has its parts moved into order by keys, and is tied with something of the stash" do
     id = RealStore.store.wreaths.all.find { _1["name"].include?("Door 17") }["id"]
     piece = -> { RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["method"] == "piece" } }

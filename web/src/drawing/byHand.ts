@@ -33,6 +33,8 @@ export interface Measure {
   /** Kinds of lies, and with what the keys of these begin where it is a part that has the length. */
   drawn: string[]
   part?: string
+  /** Where it goes from the first of several to the next: how many there are. */
+  several?: number
   mark: number
   unit: string
 }

@@ -4,9 +4,11 @@ import { fractionGlyphs } from "./fractions"
 
 /**
  * From where a measure of a layer goes out on the drawing, and how far: along the first piece that has it, or from the
- * middle of it to its right where it is an outline, or round.
+ * middle of it to its right where it is an outline, or round; or from the first of several to the next.
  */
-export function measuredOf(drawing: Drawing, layer: string, { drawn, part }: Measure): [Point, Point] | undefined {
+export function measuredOf(drawing: Drawing, layer: string, measure: Measure): [Point, Point] | undefined {
+  const { drawn, part, several } = measure
+  if (several !== undefined) return toTheNext(drawing, layer, several)
   const lie = drawing.layers.find(
     (each) => each.layer === layer && drawn.includes(each.kind) && each.key.startsWith(part ?? ""),
   )
@@ -18,6 +20,25 @@ export function measuredOf(drawing: Drawing, layer: string, { drawn, part }: Mea
     [x0, y0],
     [x1, y1],
   ]
+}
+
+/** From the middle of the first of several to that of the second, by the first of what all of them have. */
+function toTheNext(drawing: Drawing, layer: string, several: number): [Point, Point] | undefined {
+  const lie = drawing.layers.find(
+    (each) => each.layer === layer && each.front.length >= several && each.front.length % several === 0,
+  )
+  if (!lie || several < 2) return undefined
+  const each = lie.front.length / several
+  const middleOf = (number: number) => middle(lie.front.slice(number * each, (number + 1) * each))
+  return [middleOf(0), middleOf(1)]
+}
+
+/** From where they go out, where they go out from somewhere. */
+function middle(pieces: { points: number[] }[]): Point {
+  const [x, y, ...on] = pieces[0]!.points
+  if (on.length === 2) return [x!, y!]
+  const [xs, ys] = [0, 1].map((first) => pieces.flatMap(({ points }) => points.filter((_, i) => i % 2 === first)))
+  return [(Math.min(...xs!) + Math.max(...xs!)) / 2, (Math.min(...ys!) + Math.max(...ys!)) / 2]
 }
 
 function toTheRight(points: number[], width: number): [Point, Point] {

@@ -18,7 +18,7 @@ export function Door({ children }: { children: ReactNode }) {
   if (!account?.house) return children
   if (link || account.login === undefined || !account.workshop) {
     return (
-      <Suspense>
+      <Suspense fallback={<Opening />}>
         <Outside account={account} link={link} pathname={pathname} />
       </Suspense>
     )
@@ -28,6 +28,14 @@ export function Door({ children }: { children: ReactNode }) {
       <Moved />
       {children}
     </>
+  )
+}
+
+function Opening() {
+  return (
+    <main className="p-6" aria-busy="true">
+      <h1 className="text-quiet">Fetching the way in…</h1>
+    </main>
   )
 }
 

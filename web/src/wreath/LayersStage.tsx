@@ -45,6 +45,8 @@ export function LayersStage({ stage, children, ...props }: Props) {
     setChosen(own.length)
   }
   const names = namesOf(plan.layers ?? [], declarations.coverings, plan.materials)
+  // Beneath what is said of the layer: it comes with that, and does not jump.
+  const answered = props.worked !== undefined || props.problems.length > 0
   const sitting = open ? sittingOn(plan.layers ?? [], open.layer.id) : []
   const takeOff = (what: "go too" | "stay") => {
     if (open) onChange(without(plan, open.layer, what))
@@ -71,7 +73,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
       ) : (
         <Nothing stage={declared} offered={offered} onAdd={add} />
       )}
-      {open && (
+      {open && answered && (
         <p className="no-print flex flex-wrap gap-4 pt-3 text-sm">
           <More stage={declared} offered={offered} onAdd={add} onAsk={() => setAdding(true)} />
           <button

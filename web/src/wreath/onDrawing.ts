@@ -50,7 +50,7 @@ export function placingOf({ plan, declarations, onChange }: About, worked?: Work
     const says = `${kind.title}: at, by the clock`
     const spot: Spot = { layer: layer.id, option: "at", says, at, middle, carries: carriedWith(layer, plan) }
     const parts = layer.id === atHand ? partsOf(layer, kind, plan, worked) : []
-    return [spot, ...measuresOf(layer, kind, plan, worked), ...parts]
+    return [spot, ...measuresOf(layer, kind, plan, worked), ...spacingOf(layer, kind, plan, worked), ...parts]
   })
   return { spots, gaps: false, onPlace: placeOn(onChange, worked) }
 }
@@ -74,6 +74,20 @@ function measuresOf(layer: PlanLayer, kind: Covering, { units }: Plan, worked?: 
     return [{ layer: layer.id, option: name, says, at, measure, said: saidNumber(layer[name]) }]
   })
 }
+
+/** How far it is from one of several that go round the form to the next. */
+function spacingOf(layer: PlanLayer, kind: Covering, { units }: Plan, worked?: WorkedPlan): Placing["spots"] {
+  const { pieces, pitch } = worked?.layers.find(({ id }) => id === layer.id)?.figures ?? {}
+  const spaced = kind.options.some(({ name }) => name === SPACING) && layer.at === undefined
+  if (!spaced || typeof pieces !== "number" || typeof pitch !== "number" || pieces < 2) return []
+  const measure = { drawn: [], several: pieces, ...tapeOf(units) }
+  const says = "From one to the next"
+  return [{ layer: layer.id, option: SPACING, says, at: pitch, measure, said: saidNumber(layer[SPACING]) }]
+}
+
+const SPACING = "spacing"
+/** What says how many there are in another way. */
+const OTHERWISE = ["count", "per_section", "every"]
 
 const saidNumber = (value: unknown) => (typeof value === "number" ? value : undefined)
 
@@ -112,12 +126,17 @@ export function endsOf({ plan, declarations, onChange }: About, worked?: WorkedP
 
 const WORDS = { from: "begins", to: "ends" }
 
-/** What is put into a part that was never said is put beside all that its layer usually has. */
+/**
+ * What is put into a part that was never said is put beside all that its layer usually has; how far apart things are
+ * stands for how many there are.
+ */
 const placeOn =
   (onChange: ChangePlan, worked?: WorkedPlan): Placing["onPlace"] =>
   (id, option, at) =>
-    onChange((now) => {
-      const layer = now.layers?.findIndex((each) => each.id === id)
+    onChange((plan) => {
+      const layer = plan.layers?.findIndex((each) => each.id === id)
+      const dropped = option === SPACING ? OTHERWISE : []
+      const now = dropped.reduce((left, name) => put(left, `layers.${layer}.${name}`, undefined), plan)
       const unsaid = option.startsWith("parts.") && !Array.isArray(now.layers?.[layer ?? -1]?.parts)
       const usual = worked?.layers.find((each) => each.id === id)?.parts
       return put(unsaid ? put(now, `layers.${layer}.parts`, usual) : now, `layers.${layer}.${option}`, at)
