@@ -168,9 +168,8 @@ module Lantern
           *(line(:length, "All that is cut, for all of them", "", text(length)) if length.positive?),
           *(line(:weight, "One weighs", "", "#{grams.round} g") if grams.positive?),
           *(if grams.positive?
-              line(:holds, "What holds it", fastenings.map {
-                "#{_1.way.title.downcase} #{_1.holds.round} g"
-              }.join(" + "),
+              line(:holds, "What holds it",
+                fastenings.map { "#{_1.way.title.downcase} #{_1.holds.round} g" }.join(" + "),
                 "#{holds.round} g, from memory")
             end)
         ]
@@ -189,7 +188,8 @@ module Lantern
       def with_parts(said, turns = materials)
         said.each_with_index.map { |part, i|
           own = part[:material] ? @plan.material(part[:material]) : turns[i % [turns.size, 1].max]
-          Pieces::PARTS.fetch(part[:as] || :ribbon).new(part, material: own, text: method(:measured))
+          Pieces::PARTS.fetch(part[:as] || :ribbon).new(part, material: own, text: method(:measured),
+            round: up_to_mark(made.round(own)))
         }
       end
 

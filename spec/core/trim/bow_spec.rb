@@ -46,6 +46,11 @@ RSpec.describe Lantern::Trim::Bow do
     girth = work(materials: [wired], layers: [layer("bow", "tape")])["form"]["girth"]
     # Two tails of 5, two loops of 3, round the band, and four widths for the knot, up to the mark.
     expect(bow(kind: "shoelace")["figures"]["length"]).to be_between(10 + 12 + girth + 6, 10 + 12 + girth + 6.125)
+    # Through a bow there is no band to go round.
+    over = work(materials: [wired], layers: [layer("bow", "tape"), layer("bow", "tape", kind: "shoelace", on: "one",
+      loop_size: 3, id: "over")])
+    expect(over["layers"][1]["figures"]["length"]).to eq 10 + 12 + 6
+    expect(over["steps"].find { _1["layer"] == "over" }["says"]).to include "Round the middle of what it sits on"
   end
 
   # Read aloud, every measure is in it.

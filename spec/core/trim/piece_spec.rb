@@ -72,7 +72,22 @@ RSpec.describe Lantern::Trim::Piece do
     expect(steps(found)[0]["says"]).to include("a strip of 14 in folded in the middle, its halves 3 in apart",
       "a ring 6 in long laid flat: 13 in", "a ring 4 1/2 in long", "not pressed flat", "long enough to tie it on")
     expect(steps(found, "top").map { _1["title"] }).to eq ["Make the bow, Marigold tape"]
+    expect(steps(found, "top")[0]["says"]).to include "Round the middle of what it sits on"
     expect(lies(found)[0]["front"][0]["points"].first(2)).to eq lies(found, "top")[0]["front"][0]["points"].first(2)
+  end
+
+  # As a shoe is tied round a foot: whoever has tied one knows that the ribbon goes round it too (common practice).
+  it "goes round the band where it is tied like a shoelace, and takes its knot" do
+    found = worked(piece(making: "shoelace", material: "thin", parts: [{as: "ribbon", tail: 5, loops: 2, loop_size: 3}]))
+    girth, width = found["form"]["girth"], stuff.find { _1[:id] == "thin" }[:width]
+    long = needs(found)[0][2]
+    expect(long - (10 + 12 + girth + 4 * width)).to be_between(0, 0.125)
+    # By pencil: what is summed up is what is cut.
+    line = found["layers"][0]["working"].find { _1["key"] == "part_1" }
+    summed = line["sum"].split(" + ").sum { |each| each.split(" × ").map(&:to_f).inject(:*) }
+    expect(summed).to eq long
+    expect(steps(found)[0]["says"]).to match(/round the band and for the knot: #{long.to_i} in/)
+      .and match(/\bRound the band, /)
   end
 
   # Common practice: twelve bows of 18 in from two rolls of 9 ft, twelve cords of 12 in.

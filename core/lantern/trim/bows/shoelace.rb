@@ -12,9 +12,10 @@ module Lantern
 
         def parts = [Part.new(unit: :bow_ribbons, length: whole(centre:), count: 1)]
 
-        def working = whole_working(centre:, centre_says: "Round the band, and the knot")
+        def working = whole_working(centre:, centre_says: bow.beneath ? "The knot" : "Round the band, and the knot")
 
-        def says = "Round the band, a half knot in front, then two loops tied as on a shoe; pull the good side out."
+        def says = "Round the #{bow.beneath ? "middle of what it sits on" : "band"}, a half knot in front, then two loops " \
+          "tied as on a shoe; pull the good side out."
 
         def move = :shoelace
 
@@ -22,7 +23,7 @@ module Lantern
 
         private
 
-        def centre = bow.form.girth.round(4).to_r + KNOT_WIDTHS * bow.width
+        def centre = (bow.beneath ? 0 : bow.form.girth.round(4).to_r) + KNOT_WIDTHS * bow.width
       end
     end
   end

@@ -89,12 +89,15 @@ module Lantern
         attr_reader :material
         # @return [Hash] what the plan says of it
         attr_reader :said
+        # @return [Numeric] inches of it that go round what the piece is tied to
+        attr_reader :round
 
         # @param said [Hash{Symbol=>Object}]
         # @param material [Plan::Material, nil]
         # @param text [#call] a length in the maker's units; `unit: false`, without them
-        def initialize(said, material:, text:)
-          @said, @material, @text = said, material, text
+        # @param round [Numeric] as {Making#round} has it
+        def initialize(said, material:, text:, round: 0)
+          @said, @material, @text, @round = said, material, text, round
         end
 
         # @return [Integer] of them in one piece

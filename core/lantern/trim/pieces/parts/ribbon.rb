@@ -9,17 +9,18 @@ module Lantern
           part :ribbon, title: "Ribbon with tails and loops", unit: :bow_ribbons,
             measures: {tail: 6, loops: 4, loop_size: 4}
 
-          # Source: 2 x tail + loops x 2 x loop (common practice).
-          def length = 2 * tail + loops * 2 * loop_size
+          # Source: 2 x tail + loops x 2 x loop, and round what it is tied to (common practice).
+          def length = 2 * tail + loops * 2 * loop_size + round
 
           def loops = super.to_i
 
-          def sum = "2 × #{bare(tail)} + #{loops} × 2 × #{bare(loop_size)}"
+          def sum = "2 × #{bare(tail)} + #{loops} × 2 × #{bare(loop_size)}#{" + #{bare(round)}" if round.positive?}"
 
           def told
             looped = "#{loops} #{(loops == 1) ? "loop" : "loops"} of #{text(loop_size)}"
-            return "#{looped}, no tails: #{text(length)}" if tail.zero?
-            "tail #{text(tail)}, #{looped} laid flat, tail #{text(tail)}: #{text(length)}"
+            tied = ", #{text(round)} round the band and for the knot" if round.positive?
+            return "#{looped}, no tails#{tied}: #{text(length)}" if tail.zero?
+            "tail #{text(tail)}, #{looped} laid flat, tail #{text(tail)}#{tied}: #{text(length)}"
           end
 
           def lies(_turn)
