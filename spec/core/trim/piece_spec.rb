@@ -90,6 +90,14 @@ RSpec.describe Lantern::Trim::Piece do
       .and match(/\bRound the band, /)
   end
 
+  # The same hands make both: what is usual of a kind of bow is cut alike, however the plan says it.
+  it "takes of every making what a bow of that kind takes" do
+    %w[pinch_and_twist two_loop shoelace awareness accordion folded_many stacked_strips].each do |kind|
+      both = worked(piece(making: kind, material: "thin"), {id: "bow", method: "bow", material: "thin", kind:, at: 2})
+      expect([kind, needs(both).sort]).to eq [kind, needs(both, 1).sort]
+    end
+  end
+
   # Common practice: twelve bows of 18 in from two rolls of 9 ft, twelve cords of 12 in.
   it "is twelve tied bows round the form, on two rolls" do
     found = worked(piece(making: "crossed", count: 12, material: "thin", parts: [{as: "strip", length: 18}],
