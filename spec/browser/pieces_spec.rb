@@ -83,8 +83,8 @@ RSpec.describe "A piece, on the screen", :browser, :store do
     # Five are what fits 6 in apart. It lies on the second of them; pulled on by half as far again, three fit.
     expect(page).to have_css("#{apart}[aria-valuenow^='6.9']")
     first, second = ["at, by the clock", "From one"].map { |words|
-      find("[role=slider][aria-label*='#{words}']").evaluate_script("(({x, y, width}) => [x + width / 2, y + width / 2])(
-        this.getBoundingClientRect())")
+      find("[role=slider][aria-label*='#{words}']")
+        .evaluate_script("(({x, y, width}) => [x + width / 2, y + width / 2])(this.getBoundingClientRect())")
     }
     x, y = first.zip(second).map { |from, to| from + (to - from) * 1.5 }
     page.driver.browser.mouse.move(x: second[0], y: second[1]).down.move(x:, y:, steps: 4).up

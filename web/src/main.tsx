@@ -1,5 +1,5 @@
 import { MutationCache, notifyManager, QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query"
-import { lazy, StrictMode, Suspense } from "react"
+import { lazy, StrictMode } from "react"
 import { createRoot } from "react-dom/client"
 import { BrowserRouter, Navigate, Route, Routes } from "react-router"
 import { Door } from "./house/Door"
@@ -12,6 +12,7 @@ import { declarationsQuery, settingsQuery, wreathListQuery, wreathQuery } from "
 import { useNews } from "./keep/useNews"
 import { Fetching } from "./pieces/Fetching"
 import { KeyMap } from "./pieces/KeyMap"
+import { Loaded } from "./pieces/Loaded"
 import { OnlyMakers } from "./pieces/ForMakers"
 import { NewVersion } from "./pieces/NewVersion"
 import { showTheme } from "./pieces/theme"
@@ -78,7 +79,7 @@ createRoot(document.getElementById("root")!).render(
         <Door>
           <News />
           <InOurCurrency>
-            <Suspense fallback={<Fetching what="Screen" />}>
+            <Loaded fallback={<Fetching what="Screen" />}>
               <Routes>
                 <Route path="/" element={<WreathsScreen />} />
                 <Route path="/wreaths/:id" element={<Navigate to="cover" replace />} />
@@ -101,7 +102,7 @@ createRoot(document.getElementById("root")!).render(
                 <Route path="/words" element={<WordsScreen />} />
                 <Route path="*" element={<Navigate to="/" replace />} />
               </Routes>
-            </Suspense>
+            </Loaded>
           </InOurCurrency>
         </Door>
       </BrowserRouter>

@@ -78,7 +78,8 @@ RSpec.describe Lantern::Trim::Piece do
 
   # As a shoe is tied round a foot: whoever has tied one knows that the ribbon goes round it too (common practice).
   it "goes round the band where it is tied like a shoelace, and takes its knot" do
-    found = worked(piece(making: "shoelace", material: "thin", parts: [{as: "ribbon", tail: 5, loops: 2, loop_size: 3}]))
+    found = worked(piece(making: "shoelace", material: "thin",
+      parts: [{as: "ribbon", tail: 5, loops: 2, loop_size: 3}]))
     girth, width = found["form"]["girth"], stuff.find { _1[:id] == "thin" }[:width]
     long = needs(found)[0][2]
     expect(long - (10 + 12 + girth + 4 * width)).to be_between(0, 0.125)

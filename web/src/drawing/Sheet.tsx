@@ -1,4 +1,4 @@
-import { lazy, Suspense, useCallback, useId, useRef, useState, type PointerEvent } from "react"
+import { lazy, useCallback, useId, useRef, useState, type PointerEvent } from "react"
 import type { Bare, Material, Plan, WorkedPlan } from "../keep/client"
 import { useDeclarations } from "../keep/queries"
 import { useQuestion } from "../keep/useQuestion"
@@ -6,6 +6,7 @@ import { Covered } from "./Covered"
 import { CutThrough } from "./CutThrough"
 import { Handles } from "./Handles"
 import { Dimensions, Gaps } from "./Dimensions"
+import { Loaded } from "../pieces/Loaded"
 import { Tabs } from "../pieces/Tabs"
 import { SizeField } from "./SizeField"
 import { TapeLaid } from "./TapeLaid"
@@ -106,9 +107,9 @@ export function Sheet({
         {view === "cut" ? (
           <CutThrough drawing={drawing} girth={answer("girth")} face={answer("face")} />
         ) : view === "made" ? (
-          <Suspense>
+          <Loaded>
             <BeingMade worked={worked} materials={materials} wreath={wreath} />
-          </Suspense>
+          </Loaded>
         ) : (
           <Plane
             worked={worked}

@@ -1,4 +1,4 @@
-import { Fragment, lazy, memo, Suspense, useDeferredValue, useEffect, useState, type ComponentType } from "react"
+import { Fragment, lazy, memo, useDeferredValue, useEffect, useState, type ComponentType } from "react"
 import { Link, useParams } from "react-router"
 import { ROOM, Sheet } from "../drawing/Sheet"
 import type { Declarations, Material, Plan, Problem as Said, Units, WorkedPlan } from "../keep/client"
@@ -9,6 +9,7 @@ import { useDeclarations, useIsMaker, useWholeWork } from "../keep/queries"
 import { ChangedElsewhere } from "../pieces/ChangedElsewhere"
 import { Conflict } from "../pieces/Conflict"
 import { Fetching } from "../pieces/Fetching"
+import { Loaded } from "../pieces/Loaded"
 import { ForMakers } from "../pieces/ForMakers"
 import { OpenChoice } from "../pieces/OpenChoice"
 import { MEASURES, Page } from "../pieces/Page"
@@ -119,17 +120,17 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
             made={wreath.bench.made > 0}
           />
           {stage === "door" && worked ? (
-            <Suspense fallback={<p className="p-6 text-quiet">Going to the door…</p>}>
+            <Loaded fallback={<p className="p-6 text-quiet">Going to the door…</p>}>
               <DoorView id={id} plan={plan} worked={worked} onChange={wreath.change} />
-            </Suspense>
+            </Loaded>
           ) : stage === "practice" && worked ? (
-            <Suspense fallback={<p className="p-6 text-quiet">Laying out the practice…</p>}>
+            <Loaded fallback={<p className="p-6 text-quiet">Laying out the practice…</p>}>
               <PracticeView plan={plan} worked={worked} declarations={declarations} onChange={wreath.change} />
-            </Suspense>
+            </Loaded>
           ) : stage === "coverings" && maker ? (
-            <Suspense fallback={<p className="p-6 text-quiet">Working out every covering…</p>}>
+            <Loaded fallback={<p className="p-6 text-quiet">Working out every covering…</p>}>
               <CoveringsView plan={plan} onChoose={wreath.change} />
-            </Suspense>
+            </Loaded>
           ) : (
             <Workplace {...parts} />
           )}
@@ -241,11 +242,11 @@ const Stage = memo(function Stage({ stage, ...props }: StageProps & { stage: str
   // Ticking cuts is for everybody.
   const For = stage === "cut" ? Fragment : ForMakers
   return (
-    <Suspense>
+    <Loaded>
       <For>
         <Screen {...props} />
       </For>
-    </Suspense>
+    </Loaded>
   )
 })
 

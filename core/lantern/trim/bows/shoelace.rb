@@ -14,8 +14,8 @@ module Lantern
 
         def working = whole_working(centre:, centre_says: bow.beneath ? "The knot" : "Round the band, and the knot")
 
-        def says = "Round the #{bow.beneath ? "middle of what it sits on" : "band"}, a half knot in front, then two loops " \
-          "tied as on a shoe; pull the good side out."
+        def says = "Round the #{bow.beneath ? "middle of what it sits on" : "band"}, a half knot in front, then two " \
+          "loops tied as on a shoe; pull the good side out."
 
         def move = :shoelace
 

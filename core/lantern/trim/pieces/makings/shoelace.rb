@@ -14,8 +14,8 @@ module Lantern
           KNOT_WIDTHS = 4
 
           def hands
-            ["Round the #{@piece.beneath ? "middle of what it sits on" : "band"}, a half knot in front, then two loops " \
-              "tied as on a shoe; pull the good side out."]
+            ["Round the #{@piece.beneath ? "middle of what it sits on" : "band"}, a half knot in front, then two " \
+              "loops tied as on a shoe; pull the good side out."]
           end
 
           # The middle of what it sits on is bunched, and takes no more than its knot.
