@@ -9,7 +9,6 @@ module Server
     WREATH = "src/wreath/WreathScreen.tsx"
     # What is opened where, as the build knows it; some of a wreath's stages are modules of their own.
     SCREENS = {
-      %r{\A/\z} => "src/wreaths/WreathsScreen.tsx",
       %r{\A/wreaths/\d+/bench\z} => "src/bench/BenchScreen.tsx",
       **%w[form hang cut buy].to_h { |stage|
         [%r{\A/wreaths/\d+/#{stage}\z}, [WREATH, "src/wreath/#{stage.capitalize}Stage.tsx"]]

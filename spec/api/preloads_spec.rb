@@ -15,7 +15,7 @@ RSpec.describe Server::Preloads, :api do
 
   it "are the modules of the screen that is opened, all there, and none that its HTML names" do
     {"/wreaths/3/cover" => "src/wreath/WreathScreen.tsx", "/wreaths/3/bench" => "src/bench/BenchScreen.tsx",
-     "/new" => "src/new/NewWreathScreen.tsx", "/" => "src/wreaths/WreathsScreen.tsx",
+     "/new" => "src/new/NewWreathScreen.tsx",
      "/wreaths/3/buy" => "src/wreath/BuyStage.tsx"}.each do |path, screen|
       files = named(path)
       expect(files).to include "/#{manifest.dig(screen, "file")}"
@@ -24,7 +24,7 @@ RSpec.describe Server::Preloads, :api do
       own = manifest.dig(screen, "imports").map { manifest.dig(_1, "file") }
       expect(own - files.map { _1.delete_prefix("/") } - last_response.body.scan(/assets\/[\w.-]+\.js/)).to eq []
     end
-    expect(%w[/stash /wreaths/3/room /wreaths/x/cover].flat_map { named(_1) }).to eq []
+    expect(%w[/ /stash /wreaths/3/room /wreaths/x/cover].flat_map { named(_1) }).to eq []
   end
 
   it "are none where the screens were built without saying what is where" do

@@ -17,8 +17,9 @@ import { OnlyMakers } from "./pieces/ForMakers"
 import { NewVersion } from "./pieces/NewVersion"
 import { showTheme } from "./pieces/theme"
 import "./styles.css"
+import { WreathsScreen } from "./wreaths/WreathsScreen"
 
-// A screen is loaded when it is gone to.
+// The list comes with the first of what is loaded, every other screen when it is gone to.
 const RoomScreen = lazy(async () => ({ default: (await import("./room/RoomScreen")).RoomScreen }))
 const BenchScreen = lazy(async () => ({ default: (await import("./bench/BenchScreen")).BenchScreen }))
 const NewWreathScreen = lazy(async () => ({ default: (await import("./new/NewWreathScreen")).NewWreathScreen }))
@@ -28,7 +29,6 @@ const OccasionsScreen = lazy(async () => ({ default: (await import("./occasions/
 const SettingsScreen = lazy(async () => ({ default: (await import("./settings/SettingsScreen")).SettingsScreen }))
 const StashScreen = lazy(async () => ({ default: (await import("./stash/StashScreen")).StashScreen }))
 const WordsScreen = lazy(async () => ({ default: (await import("./words/WordsScreen")).WordsScreen }))
-const WreathsScreen = lazy(async () => ({ default: (await import("./wreaths/WreathsScreen")).WreathsScreen }))
 const WreathScreen = lazy(async () => ({ default: (await import("./wreath/WreathScreen")).WreathScreen }))
 
 const queries: QueryClient = new QueryClient({
@@ -59,10 +59,7 @@ notifyManager.setScheduler(queueMicrotask)
 showTheme()
 // What the first screen shows is asked for before it is drawn.
 void queries.prefetchQuery(settingsQuery)
-if (location.pathname === "/") {
-  void import("./wreaths/WreathsScreen")
-  void queries.prefetchQuery(wreathListQuery)
-}
+if (location.pathname === "/") void queries.prefetchQuery(wreathListQuery)
 const opened = /^\/wreaths\/(\d+)\/(?!bench)/.exec(location.pathname)?.[1]
 if (opened) {
   void import("./wreath/WreathScreen")
