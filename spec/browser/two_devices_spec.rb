@@ -125,6 +125,8 @@ RSpec.describe "Two devices", :browser, :store do
     change(id, "quantity" => 3)
     visit "/wreaths/#{id}/form"
     expect(page).to have_css("[role=status]", text: "This wreath was changed on another device")
+    # That it was seen is kept at leisure.
+    page.evaluate_async_script("requestIdleCallback(() => setTimeout(arguments[0], 0))")
     page.refresh
     expect(page).to have_css("footer li")
     expect(page).to have_no_css("[role=status]", text: "another device")

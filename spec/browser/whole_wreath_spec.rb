@@ -25,6 +25,8 @@ RSpec.describe "A whole wreath on the screen", :browser, :store do
     expect(page).to have_css("h2", text: "Something fixed on")
     select what, from: "What"
     select material, from: "Material"
+    # What is said of it moves what stands below.
+    quiet
   end
 
   it "is planned, cut, made and written down, every count in the ledger" do

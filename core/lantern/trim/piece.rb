@@ -189,7 +189,7 @@ module Lantern
         said.each_with_index.map { |part, i|
           own = part[:material] ? @plan.material(part[:material]) : turns[i % [turns.size, 1].max]
           Pieces::PARTS.fetch(part[:as] || :ribbon).new(part, material: own, text: method(:measured),
-            round: up_to_mark(made.round(own)))
+            tied_round: up_to_mark(made.tied_round(own)))
         }
       end
 

@@ -1,8 +1,9 @@
-import { lazy, Suspense, useEffect, type ReactNode } from "react"
+import { lazy, useEffect, type ReactNode } from "react"
 import { useLocation } from "react-router"
 import type { Account } from "../keep/client"
 import { useAccount } from "../keep/queries"
 import { FIRST, goneTo, workshopHere } from "../keep/workshop"
+import { Loaded } from "../pieces/Loaded"
 import { arrive } from "./arrive"
 import { Moved } from "./Moved"
 
@@ -18,9 +19,9 @@ export function Door({ children }: { children: ReactNode }) {
   if (!account?.house) return children
   if (link || account.login === undefined || !account.workshop) {
     return (
-      <Suspense fallback={<Opening />}>
+      <Loaded fallback={<Opening />}>
         <Outside account={account} link={link} pathname={pathname} />
-      </Suspense>
+      </Loaded>
     )
   }
   return (

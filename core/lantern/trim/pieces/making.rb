@@ -44,7 +44,7 @@ module Lantern
         # How much of a ribbon goes round what it is tied to, its knot included, where making it ties it on.
         # @param ribbon [Plan::Material, nil]
         # @return [Numeric] inches
-        def round(_ribbon) = 0
+        def tied_round(_ribbon) = 0
 
         # Whether making it ties it round the band, so that nothing is left to fix.
         def round_band? = false

@@ -90,14 +90,14 @@ module Lantern
         # @return [Hash] what the plan says of it
         attr_reader :said
         # @return [Numeric] inches of it that go round what the piece is tied to
-        attr_reader :round
+        attr_reader :tied_round
 
         # @param said [Hash{Symbol=>Object}]
         # @param material [Plan::Material, nil]
         # @param text [#call] a length in the maker's units; `unit: false`, without them
-        # @param round [Numeric] as {Making#round} has it
-        def initialize(said, material:, text:, round: 0)
-          @said, @material, @text, @round = said, material, text, round
+        # @param tied_round [Numeric] as {Making#tied_round} has it
+        def initialize(said, material:, text:, tied_round: 0)
+          @said, @material, @text, @tied_round = said, material, text, tied_round
         end
 
         # @return [Integer] of them in one piece

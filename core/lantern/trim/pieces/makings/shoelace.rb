@@ -19,7 +19,7 @@ module Lantern
           end
 
           # The middle of what it sits on is bunched, and takes no more than its knot.
-          def round(ribbon)
+          def tied_round(ribbon)
             return 0 if @piece.beneath || ribbon.nil?
             @piece.form.girth.round(4).to_r + KNOT_WIDTHS * (ribbon.width || ribbon.diameter || Piece::CLOTH)
           end

@@ -10,15 +10,18 @@ module Lantern
             measures: {tail: 6, loops: 4, loop_size: 4}
 
           # Source: 2 x tail + loops x 2 x loop, and round what it is tied to (common practice).
-          def length = 2 * tail + loops * 2 * loop_size + round
+          def length = 2 * tail + loops * 2 * loop_size + tied_round
 
           def loops = super.to_i
 
-          def sum = "2 × #{bare(tail)} + #{loops} × 2 × #{bare(loop_size)}#{" + #{bare(round)}" if round.positive?}"
+          def sum
+            tied = " + #{bare(tied_round)}" if tied_round.positive?
+            "2 × #{bare(tail)} + #{loops} × 2 × #{bare(loop_size)}#{tied}"
+          end
 
           def told
             looped = "#{loops} #{(loops == 1) ? "loop" : "loops"} of #{text(loop_size)}"
-            tied = ", #{text(round)} round the band and for the knot" if round.positive?
+            tied = ", #{text(tied_round)} round the band and for the knot" if tied_round.positive?
             return "#{looped}, no tails#{tied}: #{text(length)}" if tail.zero?
             "tail #{text(tail)}, #{looped} laid flat, tail #{text(tail)}#{tied}: #{text(length)}"
           end
