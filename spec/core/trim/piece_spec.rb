@@ -89,6 +89,7 @@ RSpec.describe Lantern::Trim::Piece do
     expect(summed).to eq long
     expect(steps(found)[0]["says"]).to match(/round the band and for the knot: #{long.to_i} in/)
       .and match(/\bRound the band, /)
+    expect(steps(found).map { _1["title"] }).to eq ["Tie the bow at 6 o’clock"]
   end
 
   # The same hands make both: what is usual of a kind of bow is cut alike, however the plan says it.

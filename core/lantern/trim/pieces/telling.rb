@@ -12,6 +12,8 @@ module Lantern
         def make
           number = pieces
           title = (number == 1) ? "Make the #{called}" : "Make #{number} #{many}"
+          # What making it ties on is told where, since nothing is left to fix.
+          title = "#{title.sub("Make", "Tie")} #{where}" if made.round_band? && !beneath
           told = parts.map { |part| "#{part.says}." }
           step("make", title, [*told, *made.hands, *tie_told, *band_told, *more_than_one].join(" "),
             count: (number if number > 1), unit: (:pieces if number > 1), minutes: made.minutes * number,
