@@ -18,9 +18,9 @@ RSpec.describe "Trimming and hanging on the screen", :browser, :store do
     expect(page).to have_css("li", text: /has no wire in its edges: loops of 4 in fall in/)
     click_on "Set loop, laid flat to 3 in"
     expect(page).to have_no_css("li", text: /fall in/)
-    expect(page).to have_css("tr", text: /The loops, laid flat.*4 × 2 × 3.*24 in/)
+    expect(page).to have_css("tr", text: /Ribbon with tails and loops.*4 × 2 × 3.*in/)
     select "Stacked strips", from: "Kind of bow"
-    expect(page).to have_css("tr", text: /Strips.*4 × 18.*72 in/)
+    expect(page).to have_css("tr", text: /Strip, .*4 × 18.*72 in/)
     expect(page).to have_css("footer button", text: /loops in the bow/)
     expect(page).to be_axe_clean
     saved

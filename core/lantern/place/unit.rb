@@ -53,7 +53,6 @@ module Lantern
       know :blooms, "bloom"
       know :bow_loops, "loop in the bow", "loops in the bow"
       know :bow_ribbons, "bow ribbon", "bow ribbons"
-      know :bow_strips, "bow strip"
       know :bow_ties, "tie for the bow", "ties for the bow"
       know :bow_wires, "wire for the bow", "wires for the bow"
       know :coats, "coat"

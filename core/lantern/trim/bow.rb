@@ -2,8 +2,8 @@
 
 module Lantern
   module Trim
-    # A bow, at its place by the clock: what ribbon it takes, what that ribbon must be like, and whether it
-    # suits the wreath.
+    # A bow, at its place by the clock, said by its tails and loops: what ribbon it takes, what that ribbon must be
+    # like, and whether it suits the wreath. Inside it is made up as a {Piece} is, of {Pieces::Part}s by a {Pieces::Making}.
     class Bow < Trimming
       TAKES = %i[ribbon fabric mesh rope].freeze
 
@@ -21,7 +21,7 @@ module Lantern
       spread 0.05 # from memory
 
       option :kind, :choice, default: :pinch_and_twist, label: "Kind of bow",
-        choices: -> { Bows.kinds.transform_values(&:title) }
+        choices: -> { Pieces.bows.transform_values(&:title) }
       option :loops, :count, most: 60, label: "Loops, both sides together", default_says: "what is usual for the kind"
       option :loop_size, :length, most: 48, drawn: :loop, label: "Loop, laid flat",
         default_says: "what is usual for the kind", help: "A 4 in loop takes 8 in of ribbon."
@@ -44,6 +44,7 @@ module Lantern
       option :tie, :reference, kinds: %i[tie wire], fine: true, label: "Tied with"
 
       include Placed
+      include Pieces::Composed
 
       figure :pieces, :count, "Pieces to cut"
       figure :loops, :count, "Loops in the bow", from: :loops_seen
@@ -66,8 +67,6 @@ module Lantern
       HOLDS = 3
       # A wire to tie it with (from memory).
       WIRE = 6r
-      # Cut from cloth, it is so wide (from memory).
-      CLOTH = 2r
 
       def check
         super
@@ -77,7 +76,13 @@ module Lantern
         centre_band && other(centre_band, TAKES, "centre_band")
       end
 
-      def bow = @bow ||= Bows.kinds.fetch(kind).new(self)
+      def made = @made ||= Pieces.bows.fetch(kind).new(self)
+
+      # Of every ribbon, the widest undermost.
+      # @return [Array<Pieces::Part>] in the order in which they lie
+      def parts
+        @parts ||= ribbons_of.flat_map { |ribbon, times| parts_of(ribbon, times) }
+      end
 
       def loops = super || usual(:loops).to_i
 
@@ -103,7 +108,7 @@ module Lantern
       # @return [Rational, nil]
       def centre_loop = super&.nonzero?
 
-      def width = material.width || material.diameter || CLOTH
+      def width = material.width || material.diameter || Pieces::CLOTH
 
       def largest_loop = form.silhouette.width.to_r.round(3)
 
@@ -116,26 +121,17 @@ module Lantern
         ribbons.is_a?(Integer) ? materials * ribbons : ribbons.map { |id| other(id, TAKES, "ribbons") }
       end
 
-      def needs
-        several = stack.uniq.size > 1
-        cut = stack.tally.flat_map do |ribbon, times|
-          bow.parts.map do |part|
-            pieces_of(part.unit, of: [part.of, (", #{ribbon.name}" if several)].join, material: ribbon.id,
-              length: up_to_mark(part.length), count: part.count * times, width: (width if ribbon.sheets?))
-          end
-        end
-        cut + tying + band
-      end
+      def needs = @needs ||= [*parts.map { need_of(_1, 1) }, *middle_bands, *tying, *band]
 
       def ribbon_needs = needs.select { |need| stack.any? { _1.id == need.material } }
 
       def pieces = ribbon_needs.sum(&:count)
 
-      def loops_seen = bow.loops.size
+      def loops_seen = opened.size
 
       def piece_length = needs.first.length
 
-      def bow_width = bow.width
+      def bow_width = made.wide(opened, hanging)
 
       def stacked = stack.size
 
@@ -143,7 +139,10 @@ module Lantern
 
       def working
         [
-          *bow.working.each_with_index.map { |(says, sum, inches), i| line(:"part_#{i + 1}", says, sum, text(inches)) },
+          *parts.each_with_index.map { |part, i| part_line(part, i) },
+          *bands.map { |ribbon, times, more|
+            line(:"band_#{ribbon.id}", "Band round the middle", more.sum, text(times * more.length))
+          },
           *(line(:ribbons, "Ribbons on one another", "", stacked.to_s) if stacked > 1),
           line(:length, "In all, each piece up to the mark",
             pencil(ribbon_needs.map { "%n × %l" }.join(" + "), *ribbon_needs.flat_map {
@@ -156,42 +155,27 @@ module Lantern
 
       # A bow that is tied round the band is on it when it is made.
       def steps
-        making = step("make", tied_on? ? "Tie the bow #{where}" : "Make the bow",
-          "#{told} #{bow.says} Dovetail the ends: fold each in half lengthwise and cut away from the fold.",
-          minutes: 4.0 + loops * 0.5,
-          move: bow.move, moves: [bow.move, :v_cut], lays: :bow_loops,
-          look: "Are both sides alike, and is the good side out everywhere?")
+        says = [*parts.map { "#{_1.says}." }, *made.hands, *bands_told,
+          "Dovetail the ends: fold each in half lengthwise and cut away from the fold."]
+        making = step("make", tied_on? ? "Tie the bow #{where}" : "Make the bow", says.join(" "),
+          minutes: 4.0 + loops * 0.5, move: made.class.move, moves: [made.class.move, :v_cut], lays: :bow_loops,
+          look: made.class.look || "Are both sides alike, and is the good side out everywhere?")
         tied_on? ? [making] : [making.with(lays: nil, on_table: true), fixing]
       end
 
-      # What is cut of each ribbon, and into what it is made.
-      def told
-        return "#{stack.first.name}: #{bow.told}#{long}." if stack.uniq.one? && stack.one?
-        names = stack.tally.map { |each, times| (times > 1) ? "#{times} of #{each.name}" : each.name }
-        ribbons = Measure::Words.list(names, last: "and")
-        "#{ribbons}, each: #{bow.told}#{long}. Lay them on one another, the widest undermost."
-      end
-
-      # What it comes to, where it is one length.
-      def long
-        first, *others = bow.parts
-        ": #{text(up_to_mark(first.length))}" if others.empty? && first.count == 1
-      end
-
-      def measured(inches) = text(inches)
-
       # Half a stem ties a bow (common practice).
       def fixings
-        return {} if bow.round_band?
+        return {} if made.round_band?
         {glue: 2.0, chenille: tie ? 0.0 : 0.5}
       end
 
       def lies
-        TiedBow.new(form, id:, materials: stack.uniq, at:, bow:, width: [width.to_f, 0.2].max).lies
+        TiedBow.new(form, id:, materials: stack.uniq, at:, tails: hanging, loops: opened,
+          width: [width.to_f, 0.2].max).lies
       end
 
       # Whether making it ties it on.
-      def tied_on? = bow.round_band?
+      def tied_on? = made.round_band?
 
       # Round the band at its hour, or on what it sits on.
       def where
@@ -201,10 +185,59 @@ module Lantern
 
       def clock = Form::Clock.text(at)
 
-      # A length in the maker's own numbers, without its unit.
-      def number(inches) = figure(inches)
-
       private
+
+      # Each ribbon, and how often it lies in the bow.
+      def ribbons_of = stack.tally.sort_by.with_index { |(ribbon, _), i| [-ribbon.width.to_f, i] }
+
+      # @return [Array<Pieces::Part>]
+      def parts_of(ribbon, times = 1)
+        made.class.parts_of(self).map { |said|
+          Pieces::PARTS.fetch(said[:as]).new({**said, count: (said[:count] || 1) * times}, material: ribbon,
+            text: method(:measured), more: [*pinches, *centre, *made.more_of(ribbon), *knot(ribbon)])
+        }
+      end
+
+      def pinches
+        return if twist.zero? || !made.gathered?
+        Pieces::Part::More.new(length: (loops + 1) * twist, sum: "#{loops + 1} × #{measured(twist, unit: false)}")
+      end
+
+      def centre
+        return unless centre_loop && made.gathered?
+        Pieces::Part::More.new(length: 2 * centre_loop, sum: "2 × #{measured(centre_loop, unit: false)}",
+          told: "a loop of #{measured(centre_loop)} at the centre")
+      end
+
+      # Tied through what it sits on, there is no band to go round.
+      def knot(ribbon) = ([made.knot(ribbon)] if made.round_band? && beneath)
+
+      # Of one ribbon: those in the same place have its colours by turns.
+      def one = @one ||= parts_of(stack.first)
+
+      def hanging = ends(one, Place::Lie::Tail)
+
+      # The loop in the centre stands up.
+      def opened
+        loops = ends(one, Place::Lie::Loop)
+        return loops unless centre && one.any?(Pieces::Parts::Ribbon)
+        [*loops, *ends([Pieces::Parts::Loop.new({loop_size: centre_loop}, material:, text: nil)])]
+      end
+
+      # Whose middle a band of their own goes round.
+      def bands = ribbons_of.filter_map { |ribbon, times| made.middle_band(ribbon)&.then { [ribbon, times, _1] } }
+
+      def middle_bands
+        several = stack.uniq.size > 1
+        bands.map { |ribbon, times, more|
+          pieces_of(:middle_bands, of: (", #{ribbon.name}" if several), material: ribbon.id,
+            length: up_to_mark(more.length), count: times, width: (Pieces::CLOTH if ribbon.sheets?))
+        }
+      end
+
+      def bands_told = bands.map { |ribbon, _, more|
+        "Close a band of #{text(more.length)} of #{ribbon.name} round the middle, its ends behind."
+      }
 
       # As large as its plan says, or as what it sits on itself lets it be.
       def loops_of(said, deep = 0)
@@ -212,10 +245,10 @@ module Lantern
         under = @plan.layers.find { _1.id == said.options[:on] } if said.options[:on]
         under &&= loops_of(under, deep + 1)
         said.options[:loop_size] || (under && showing_beneath(under)) ||
-          Bows.kinds.fetch(said.options[:kind]).usual.fetch(:loop_size, nil)&.to_r
+          Pieces.bows.fetch(said.options[:kind]).bow.fetch(:loop_size).to_r
       end
 
-      def usual(option) = Rational(Bows.kinds.fetch(kind).usual.fetch(option) { STRIPS.fetch(option) })
+      def usual(option) = Rational(made.class.bow.fetch(option) { STRIPS.fetch(option) })
 
       # Twice round what the ribbon bunches to, and a lap (from memory: wind one).
       BAND = 7r
@@ -224,7 +257,7 @@ module Lantern
         return [] unless centre_band
         wound = @plan.material(centre_band)
         [Place::Need.pieces(material: wound.id, what: :middle_bands, length: up_to_mark(BAND), count: 1,
-          width: (CLOTH if wound.sheets?))]
+          width: (Pieces::CLOTH if wound.sheets?))]
       end
 
       def hides_beneath
@@ -261,7 +294,7 @@ module Lantern
 
       def holds
         soft = stack.reject(&:wired)
-        wanted = Bows.kinds.fetch(kind).wired || loop_size > HOLDS
+        wanted = made.class.wired || loop_size > HOLDS
         return if soft.empty? || !wanted || material.kind == :rope
         finding(:warn, "wants_wire",
           "#{soft.first.name} has no wire in its edges: loops of #{text(loop_size)} fall in. " \
@@ -270,7 +303,7 @@ module Lantern
       end
 
       def good_side
-        return unless Bows.kinds.fetch(kind).two_sided
+        return unless made.class.two_sided
         finding(:note, "both_sides",
           "The back of the ribbon shows in this bow: one that is good on both sides is best; " \
           "else turn the good side up on the tails and out on the loops.")

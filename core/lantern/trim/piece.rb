@@ -20,8 +20,6 @@ module Lantern
 
       spread 0.05 # from memory
 
-      # Cut from cloth, it is so wide (from memory).
-      CLOTH = 2r
       # More parts nobody makes up to one.
       MOST_PARTS = 24
       # Half a stem ties a bow (common practice).
@@ -70,6 +68,7 @@ module Lantern
       option :size, :length, most: 120, label: "Across, each", default_says: "what its parts come to"
 
       include Placed
+      include Pieces::Composed
       include Pieces::Telling
       include Pieces::Drawing
       include Pieces::Judging
@@ -120,11 +119,6 @@ module Lantern
 
       # Loops are opened to a round.
       def stands_out = parts.filter_map(&:loop_size).max.to_f / 2
-
-      # A length in the maker's own units, as it is said, or with no unit as exactly as it is for a sum.
-      def measured(inches, unit: true)
-        unit ? Measure::Length.text(inches, units: @plan.units) : Measure::Length.figure(inches, units: @plan.units)
-      end
 
       def others
         named = [*parts.map(&:material), *fastenings.map(&:material), *[tie_said, centre_band].grep(Hash)
@@ -189,7 +183,7 @@ module Lantern
         said.each_with_index.map { |part, i|
           own = part[:material] ? @plan.material(part[:material]) : turns[i % [turns.size, 1].max]
           Pieces::PARTS.fetch(part[:as] || :ribbon).new(part, material: own, text: method(:measured),
-            tied_round: up_to_mark(made.tied_round(own)))
+            more: made.more_of(own))
         }
       end
 
@@ -201,9 +195,8 @@ module Lantern
       def tie_said = tie || made.class.tied
 
       def reach
-        ends = parts.flat_map { |part| part.lies(0.0).flat_map { |_, ways| ways.map { |way, far| [way, far] } } }
         items = parts.grep(Pieces::Parts::Item).map { _1.size.to_f * [_1.count, 2].min }
-        [*ends.map { |way, far| 2 * far * Math.cos(way).abs }, *items, 1.0].max
+        [*ends(parts).map { |way, far| 2 * far * Math.cos(way).abs }, *items, 1.0].max
       end
 
       def grams = weight || parts.sum { _1.grams * _1.count }
@@ -211,22 +204,7 @@ module Lantern
       def holds = fastenings.sum(&:holds)
 
       def of_parts
-        several = parts.map(&:material).compact.uniq.size > 1
-        parts.filter_map { |part| need_of(part, several) if part.material }
-      end
-
-      def need_of(part, several)
-        of = ", #{part.material.name}" if several
-        count = part.count * pieces
-        if part.material.counted?
-          return Place::Need.items(material: part.material.id, what: part.class.unit, of:,
-            count:)
-        end
-        cut = up_to_mark(part.length || part.size)
-        alike = parts.count { _1.instance_of?(part.class) && _1.material == part.material }
-        sized = " of #{measured(cut)}" if alike > 1
-        pieces_of(part.class.unit, of: [sized, of].join, material: part.material.id, length: cut, count:,
-          width: (part.width || CLOTH if part.material.sheets?))
+        parts.filter_map { |part| need_of(part, pieces) if part.material }
       end
 
       def tying
@@ -240,7 +218,7 @@ module Lantern
         return [] if tie_said[:length].nil? && tie_said[:count].nil? && of.kind != :wire
         length = tie_said[:length] || Pieces::Fastening::WAYS[:hairpin].length
         [Place::Need.pieces(material: of.id, what: :cords, of: " to tie with", length: up_to_mark(length),
-          count: pieces, width: (CLOTH if of.sheets?))]
+          count: pieces, width: (Pieces::CLOTH if of.sheets?))]
       end
 
       # Wound so often, each time twice the width that the centre bunches to (from memory: wind one).
@@ -249,21 +227,12 @@ module Lantern
         wound = @plan.material(centre_band[:material])
         each = centre_band[:windings] * 3r + 1
         [Place::Need.pieces(material: wound.id, what: :middle_bands, length: up_to_mark(each), count: pieces,
-          width: (CLOTH if wound.sheets?))]
+          width: (Pieces::CLOTH if wound.sheets?))]
       end
 
       def hung
         return [] unless at == :middle && cord
         [Place::Need.pieces(material: cord, what: :hangers, length: up_to_mark(2 * places.drop + 4), count: 1)]
-      end
-
-      def part_line(part, number)
-        says = "#{Measure::Words.sentence(part.class.title)}#{", #{part.material.name}" if part.material}"
-        return line(:"part_#{number + 1}", says, "", "#{part.count} of one piece") unless part.length
-        one = part.sum
-        one = "(#{one})" if part.count > 1 && one.match?(/[+×]/)
-        sum = "#{"#{part.count} × " if part.count > 1}#{one}"
-        line(:"part_#{number + 1}", says, sum, text(part.length * part.count))
       end
 
       def check_part(part, number)

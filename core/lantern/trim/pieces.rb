@@ -7,6 +7,13 @@ module Lantern
     module Pieces
       PARTS = Registry.new("part of a piece")
       MAKINGS = Registry.new("making")
+
+      # Cut from cloth, a part is so wide, inches (from memory).
+      CLOTH = 2r
+
+      # The makings that are asked for as a bow, too: by its tails and loops, not part by part.
+      # @return [Hash{Symbol=>Class}]
+      def self.bows = MAKINGS.to_h.select { |_, making| making.bow }
     end
   end
 end

@@ -7,17 +7,20 @@ module Lantern
     class TiedBow
       # @param form [Form::Band]
       # @param at [Float] the hour
-      # @param bow [Bows::Kind]
+      # @param tails [Array<(Float, Float)>] the direction (radians, nought to the right, a quarter down) and length of
+      #   each
+      # @param loops [Array<(Float, Float)>]
       # @param width [Float] of the ribbon
-      def initialize(form, id:, materials:, at:, bow:, width:)
-        @form, @id, @materials, @bow, @width = form, id, materials, bow, width
+      def initialize(form, id:, materials:, at:, tails:, loops:, width:)
+        @form, @id, @materials, @width = form, id, materials, width
+        @tails, @loops = tails, loops
         @centre = Form::Clock.point(form, at)
       end
 
       # @return [Array<Place::Lie>]
       def lies
-        tails = coloured(@bow.tails) { |angle, length| [@centre, out(angle, length)] }
-        loops = coloured(@bow.loops.sort_by { -_2 }) { |angle, length| [@centre, out(angle, length)] }
+        tails = coloured(@tails) { |angle, length| [@centre, out(angle, length)] }
+        loops = coloured(@loops.sort_by { -_2 }) { |angle, length| [@centre, out(angle, length)] }
         [
           *(lie(Place::Lie::Tail, :tails, tails) if tails.any?),
           lie(Place::Lie::Loop, :bow_loops, loops),

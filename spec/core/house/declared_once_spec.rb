@@ -175,7 +175,7 @@ RSpec.describe "Everything that is declared" do
 
   it "has a spec of its own: coverings, bows, shapes" do
     layers = Lantern::Plan::Methods.map(&:method_name).reject { tried?(_1, "cover,trim,hang") }
-    bows = Lantern::Trim::Bows::ALL.keys.reject { tried?(_1, "trim") }
+    bows = Lantern::Trim::Pieces.bows.keys.reject { tried?(_1, "trim") }
     shapes = Lantern::Form.shapes.keys.reject { tried?(_1, "form") }
     expect({layers:, bows:, shapes:}).to eq(layers: [], bows: [], shapes: [])
   end

@@ -42,7 +42,7 @@ RSpec.describe Lantern::Trim::Bow do
     expect(bow(kind: "accordion", loops: 10, loop_size: 3)["needs"].map { _1["length"] }).to eq [60]
     expect(bow(kind: "awareness", tail: 3, loop_size: 3)["figures"]["length"]).to eq 12
     expect(bow(kind: "flat_glued", loops: 2, loop_size: 4, tail: 4)["needs"].map { [_1["count"], _1["length"]] })
-      .to eq [[2, 9], [1, 4.5], [1, 8]]
+      .to eq [[2, 9], [1, 8], [1, 4.5]]
     girth = work(materials: [wired], layers: [layer("bow", "tape")])["form"]["girth"]
     # Two tails of 5, two loops of 3, round the band, and four widths for the knot, up to the mark.
     expect(bow(kind: "shoelace")["figures"]["length"]).to be_between(10 + 12 + girth + 6, 10 + 12 + girth + 6.125)
@@ -60,12 +60,15 @@ RSpec.describe Lantern::Trim::Bow do
         .find { _1["id"] == "one.make" }["says"]
     }
     {{} => /\AMarigold tape: tail 6 in, 4 loops of 4 in laid flat, tail 6 in: 44 in\./,
-     {kind: "stacked_strips"} => /4 strips of 18 in/,
-     {kind: "layered_loops", loops: 2} => /rings laid flat of 4 in and 2 in/,
-     {kind: "folded_many"} => /8 loops of 4 in; a strip of 12 in folded in the middle/,
-     {kind: "accordion"} => /10 folds of 3 in: 60 in/,
+     {kind: "stacked_strips"} => /\AMarigold tape, 4 of them: a strip 18 in long\./,
+     {kind: "layered_loops", loops: 2} =>
+       /a ring 4 in long laid flat: 9 in\. Marigold tape: a ring 2 in long laid flat: 5 in\./,
+     {kind: "folded_many"} => /8 loops of 4 in: 64 in\. Marigold tape: a strip of 12 in folded in the middle/,
+     {kind: "flat_glued"} => /, its ends behind\. Dovetail/,
+     {kind: "accordion"} => /10 loops of 3 in: 60 in/,
      {centre_loop: 2} => /a loop of 2 in at the centre, tail 6 in: 48 in/,
-     {materials: %w[rust]} => /\AMarigold tape and Rust tape, each: tail 6 in.*the widest undermost/}
+     {materials: %w[rust]} =>
+       /44 in\. Rust tape: tail 6 in.*Lay them on one another: Marigold tape undermost, then Rust/}
       .each { |options, told| expect([options, says.call(**options)]).to match [options, told] }
   end
 
@@ -101,7 +104,7 @@ RSpec.describe Lantern::Trim::Bow do
   end
 
   it "finds the biggest that is left on the roll, and no bigger" do
-    Lantern::Trim::Bows.kinds.each_key do |kind|
+    Lantern::Trim::Pieces.bows.each_key do |kind|
       document = plan(materials: [wired(on_hand: [80], offers: [])], layers: [layer("bow", "tape", kind: kind.to_s)])
       found = Lantern::Ask::Backwards.new(document, layer: 0).to_a.find { _1["says"].start_with?("The largest loops") }
       next expect(kind).to eq(:stacked_strips) unless found
@@ -135,7 +138,7 @@ RSpec.describe Lantern::Trim::Bow do
     Lantern::Form.shapes.each do |name, shape|
       document = plan(form: {"base" => "wire", "shape" => name.to_s, **shape.typical.transform_keys(&:to_s)},
         materials: [wired], layers: [layer("bow", "tape", at: 7.5,
-          kind: Lantern::Trim::Bows.kinds.keys.sample(random: Random.new(name.length)).to_s)])
+          kind: Lantern::Trim::Pieces.bows.keys.sample(random: Random.new(name.length)).to_s)])
       worked = Lantern.work(document)
       expect(worked["drawing"]["layers"].flat_map { _1["front"] }.flat_map { _1["points"] }).to all(be_finite)
       expect(worked["drawing"]["layers"]).not_to be_empty

@@ -85,9 +85,11 @@ RSpec.describe Lantern::Trim::Piece do
     expect(long - (10 + 12 + girth + 4 * width)).to be_between(0, 0.125)
     # By pencil: what is summed up is what is cut.
     line = found["layers"][0]["working"].find { _1["key"] == "part_1" }
-    summed = line["sum"].split(" + ").sum { |each| each.split(" × ").map(&:to_f).inject(:*) }
+    summed = line["sum"].split(" + ").sum { |each|
+      each.split(" × ").map { Lantern::Measure::Length.read(_1, units: "in") }.inject(:*)
+    }
     expect(summed).to eq long
-    expect(steps(found)[0]["says"]).to match(/round the band and for the knot: #{long.to_i} in/)
+    expect(steps(found)[0]["says"]).to match(/round the band and for the knot, tail 5 in: #{long.to_i} in/)
       .and match(/\bRound the band, /)
     expect(steps(found).map { _1["title"] }).to eq ["Tie the bow at 6 o’clock"]
   end

@@ -16,8 +16,7 @@ module Lantern
 
         def drawn_part(part, number, points)
           turn = made.crosswise? ? number * Math::PI / [parts.size, 2].max : 0.0
-          given = made.class.stems ? part.overlapped(turn) : part.lies(turn)
-          given.reject { |_, ways| ways.empty? }.map.with_index do |(kind, ways), i|
+          made.lies(part, turn).reject { |_, ways| ways.empty? }.map.with_index do |(kind, ways), i|
             ends = points.flat_map { |x, y, turned| ways.map { |way, far| [x, y, way + turned, far] } }
             kind.new(layer: id, unit: part.seen_as(kind), key: :"part_#{number + 1}_#{i + 1}",
               materials: [part.material].compact,

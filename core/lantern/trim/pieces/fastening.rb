@@ -77,7 +77,7 @@ module Lantern
           named = {material: material.id, what: way.unit, of: " to fix with"}
           return Place::Need.items(**named, count: Fastening.whole(count * pieces)) if material.counted?
           Place::Need.pieces(**named, length: way.length, count: (count * pieces).ceil,
-            width: (Piece::CLOTH if material.sheets?))
+            width: (CLOTH if material.sheets?))
         end
 
         # @return [String] as in "2 cable ties round it and the form"

@@ -49,6 +49,12 @@ module Lantern
         OPENED = 0.85
         DOWN = Math::PI / 2
 
+        # What is cut with a part besides its own measures, as what its knot takes: inches, the sum of them in the
+        # maker's own numbers, and how it is told at the bench, if it is.
+        More = Value.define(:length, :sum, :told) do
+          def initialize(told: nil, **rest) = super
+        end
+
         class << self
           attr_reader :word, :title, :unit, :measures, :optional, :move
 
@@ -64,6 +70,12 @@ module Lantern
 
           # Whether a measure of that name is a length.
           def length?(name) = FIELDS[name].is_a?(Plan::Field::Length)
+
+          # What a plan would say of such a part of a bow that is said by its tails and loops.
+          # @param bow [Bow]
+          # @return [Hash]
+          # @abstract for those parts that bows have
+          def of_bow(_bow) = raise(NotImplementedError, name)
 
           # @return [Plan::Field::Record] how a part is read, whatever it becomes
           def field
@@ -89,15 +101,15 @@ module Lantern
         attr_reader :material
         # @return [Hash] what the plan says of it
         attr_reader :said
-        # @return [Numeric] inches of it that go round what the piece is tied to
-        attr_reader :tied_round
+        # @return [Array<More>] what it takes besides
+        attr_reader :more
 
         # @param said [Hash{Symbol=>Object}]
         # @param material [Plan::Material, nil]
         # @param text [#call] a length in the maker's units; `unit: false`, without them
-        # @param tied_round [Numeric] as {Making#tied_round} has it
-        def initialize(said, material:, text:, tied_round: 0)
-          @said, @material, @text, @tied_round = said, material, text, tied_round
+        # @param more [Array<More>] what it takes besides
+        def initialize(said, material:, text:, more: [])
+          @said, @material, @text, @more = said, material, text, more
         end
 
         # @return [Integer] of them in one piece
@@ -147,7 +159,7 @@ module Lantern
 
         # Across, of the stuff it is made of.
         # @return [Float]
-        def wide = [(width || material&.width || material&.diameter || Piece::CLOTH).to_f, 0.15].max
+        def wide = [(width || material&.width || material&.diameter || CLOTH).to_f, 0.15].max
 
         # @return [Float] grams of one
         def grams = weight || 0.0
@@ -160,6 +172,9 @@ module Lantern
 
         # The same where its parts are laid with their stems overlapped.
         def overlapped(turn) = lies(turn)
+
+        # The same where it is folded in half and pinched there.
+        def folded(turn) = lies(turn)
 
         # What is counted of it where it is drawn.
         # @param kind [Class] of lie

@@ -6,7 +6,8 @@ module Lantern
       module Makings
         # Folded like a fan.
         class Accordion < Making
-          making :accordion, title: "Folded like a fan", usual: [{as: :fold, folds: 10, fold_size: 3}], move: :accordion
+          making :accordion, title: "Accordion folds", usual: [{as: :fold, folds: 10, fold_size: 3}],
+            move: :accordion, bow: {tail: 0, loops: 10, loop_size: 3}, wired: true
 
           def hands = ["Fold to and fro to a fan, sharp at every fold, tie it in the middle and open both halves."]
         end

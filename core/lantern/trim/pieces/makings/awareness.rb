@@ -4,13 +4,21 @@ module Lantern
   module Trim
     module Pieces
       module Makings
-        # One loop, its ends crossed.
+        # One loop, its ends crossed: the ribbon that is worn for a cause.
         class Awareness < Making
           making :awareness, title: "One crossed loop",
             usual: [{as: :ribbon, tail: 3, loops: 1, loop_size: 3}], move: :one_loop,
-            tied: :glue
+            tied: :glue, bow: {tail: 3, loops: 1, loop_size: 3}
 
           def hands = ["Lay one loop, cross its ends below it, and glue where they cross."]
+
+          def gathered? = false
+
+          # From end to end: its loop is narrower.
+          def wide(_loops, tails) = tails.map { |way, far| 2 * far * Math.cos(way).abs }.max || 0.0
+
+          # Whatever its plan says, it is one loop.
+          def self.parts_of(bow) = super.map { _1.merge(loops: 1) }
         end
       end
     end

@@ -6,12 +6,13 @@ module Lantern
       module Makings
         # Loop after loop gathered in the fingers, half a twist at every pinch.
         class PinchAndTwist < Making
-          making :pinch_and_twist, title: "Pinch and twist"
+          # Tails of 6 in and two 4 in loops a side: 44 in (common practice).
+          making :pinch_and_twist, title: "Pinch and twist", bow: {tail: 6, loops: 4, loop_size: 4}
 
           def hands
-            ["Of each ribbon: pinch after the tail, good side up; give it half a twist, good side down on the table, " \
-              "so that " \
-              "the loop shows it outside; loop to one side, pinch, twist, loop to the other.", *layers]
+            ["#{(parts.size > 1) ? "Of each ribbon: pinch" : "Pinch"} after the tail, good side up; give it half a " \
+              "twist, good side down on the table, so that the loop shows it outside; loop to one side, pinch, twist, " \
+              "loop to the other.", *layers]
           end
         end
       end

@@ -8,6 +8,8 @@ module Lantern
         class Fold < Part
           part :fold, title: "Folded to and fro", unit: :folded, measures: {folds: 8, fold_size: 4}
 
+          def self.of_bow(bow) = {as: :fold, folds: bow.loops, fold_size: bow.loop_size}
+
           # Source: 2 x loops x size (common practice).
           def length = 2 * folds * fold_size
 

@@ -11,6 +11,8 @@ module Lantern
           # It laps on itself (from memory).
           LAP = 1
 
+          def self.of_bow(bow) = {as: :ring, size: bow.loop_size, count: bow.loops}
+
           def length = 2 * size + LAP
 
           def sum = "2 × #{bare(size)} + #{bare(LAP)}"

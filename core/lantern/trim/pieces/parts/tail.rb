@@ -11,6 +11,8 @@ module Lantern
           # Folded in the middle, its halves lie so far apart; a few degrees where nothing is said (from memory).
           APART = 0.35
 
+          def self.of_bow(bow) = {as: :tail, length: 2 * bow.tail}
+
           def told
             apart = ", its halves #{text(gap)} apart" if gap&.positive?
             "a strip of #{text(length)} folded in the middle#{apart}"
