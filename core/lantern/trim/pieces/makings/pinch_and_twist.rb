@@ -11,8 +11,8 @@ module Lantern
 
           def hands
             ["#{(parts.size > 1) ? "Of each ribbon: pinch" : "Pinch"} after the tail, good side up; give it half a " \
-              "twist, good side down on the table, so that the loop shows it outside; loop to one side, pinch, twist, " \
-              "loop to the other.", *layers]
+              "twist, good side down on the table, so that the loop shows it outside; loop to one side, pinch, " \
+              "twist, loop to the other.", *layers]
           end
         end
       end
