@@ -13,10 +13,9 @@ module Lantern
       spread 0.05 # from memory
 
       option :count, :count, most: 500, label: "How many", default_says: "twelve, or as many as the spacing fits"
-      option :spacing, :length, most: 240, label: "From one to the next"
-      option :per_section, :count, most: 60, fine: true, label: "In every section"
-      option :every, :count, most: 60, fine: true, label: "One in how many ties",
-        help: "2 is every other tie of a form with ties on it."
+
+      include Spread
+
       option :sides, :choice, fine: true, default: :face, label: "Where they sit",
         choices: {face: "On the face", alternate: "In and out by turns"}
       option :recipe, :list, most: 12, label: "What one of them is made of", default_says: "one piece of 18 in",
@@ -42,16 +41,7 @@ module Lantern
 
       def check
         super
-        refuse("spacing", "Say how many, or how far apart; not both.") if said?(:count) && spacing
-        said = {count: said?(:count), spacing: !spacing.nil?, per_section: !per_section.nil?, every: !every.nil?}
-        if said.count { _2 } > 1
-          extra = said.select { _2 }.keys.last
-          refuse(extra, "Say how many, how far apart, how many a section or in which ties; not more than one of them.")
-        end
-        refuse("every", "This form has no ties on it: say on the form how many a rail has.") if every && !form.ties
-        if spacing && spacing > form.run
-          refuse("spacing", "At #{text(spacing)} apart not one fits on #{text(form.run)}.")
-        end
+        check_spread(said?(:count))
         refuse_crowd(count, "count", "pieces")
         recipe.each_with_index do |part, i|
           other(part[:material], %i[ribbon mesh rope fabric wire tie piece], "recipe.#{i}.material") if part[:material]
@@ -61,12 +51,7 @@ module Lantern
         end
       end
 
-      def count
-        super || (spacing && (form.run / spacing + 1e-9).floor) || (per_section && per_section * form.sections) ||
-          (every && [all_ties / every, 1].max) || USUAL
-      end
-
-      def all_ties = form.ties * [form.section.rails.size, 1].max
+      def count = super || fitting || USUAL
 
       def others = recipe.filter_map { _1[:material] && @plan.material(_1[:material]) }
 
@@ -160,12 +145,7 @@ module Lantern
           try: {"count" => room})
       end
 
-      def how_many
-        return pencil("%l ÷ %l, rounded down", form.run, spacing) if spacing
-        return "#{form.sections} × #{per_section}" if per_section
-        return "#{all_ties} ÷ #{every}, rounded down" if every
-        said?(:count) ? "as you said" : "as is usual"
-      end
+      def how_many = fitting_says || (said?(:count) ? "as you said" : "as is usual")
     end
   end
 end

@@ -45,10 +45,9 @@ module Lantern
       option :drop, :length, where: {at: [:middle]}, most: 240, drawn: :cord,
         label: "Hangs in the opening by", default_says: "a third of the opening"
       option :cord, :reference, where: {at: [:middle]}, kinds: %i[rope ribbon wire], label: "On what cord"
-      option :spacing, :length, most: 240, label: "From one to the next"
-      option :per_section, :count, most: 60, fine: true, label: "In every section"
-      option :every, :count, most: 60, fine: true, label: "One in how many ties",
-        help: "2 is every other tie of a form with ties on it."
+
+      include Spread
+
       option :rail, :choice, open: true, fine: true, label: "On which rail",
         choices: {outer: "The outer", inner: "The inner"}
       option :sides, :either, fine: true, default: :face, label: "Where they sit",
@@ -110,6 +109,9 @@ module Lantern
         @fastenings ||= ((said?(:fixing) && fixing.any?) ? fixing : made.class.fixed)
           .map { Pieces::Fastening.new(_1, _1[:material] && @plan.material(_1[:material])) }
       end
+
+      # On the rail that is meant, or on all of them.
+      def ties = rail ? form.ties : super
 
       def places = @places ||= Pieces::Places.new(self, form, size)
 
@@ -250,16 +252,7 @@ module Lantern
       end
 
       def check_places
-        said = {count: said?(:count) && !@said.options[:at], spacing: !spacing.nil?, per_section: !per_section.nil?,
-                every: !every.nil?}.select { _2 }.keys
-        if said.size > 1
-          refuse(said.last,
-            "Say how many, how far apart, how many a section or in which ties; not more than one of them.")
-        end
-        refuse("every", "This form has no ties on it: say on the form how many a rail has.") if every && !form.ties
-        if spacing && spacing > form.run
-          refuse("spacing", "At #{text(spacing)} apart not one fits on #{text(form.run)}.")
-        end
+        check_spread(said?(:count) && !@said.options[:at])
         refuse("at", "This form is open: nothing can hang in its middle.") if at == :middle && !form.closed?
         along = at.is_a?(Hash) && at[:along]
         refuse("at.along", "The band is #{text(form.run)} long.") if along && along > form.run

@@ -20,22 +20,10 @@ module Lantern
         end
 
         # @return [Integer]
-        def count
-          return @piece.count if @piece.count
-          return (@form.run / @piece.spacing + 1e-9).floor if @piece.spacing
-          return @piece.per_section * @form.sections if @piece.per_section
-          return [ties / @piece.every, 1].max if @piece.every
-          1
-        end
+        def count = @piece.count || @piece.fitting || 1
 
         # @return [String] where the number comes from
-        def says
-          return "as you said" if @piece.count
-          return "#{measured(@form.run)} ÷ #{measured(@piece.spacing)}, rounded down" if @piece.spacing
-          return "#{@form.sections} × #{@piece.per_section}" if @piece.per_section
-          return "#{ties} ÷ #{@piece.every}, rounded down" if @piece.every
-          "one"
-        end
+        def says = @piece.count ? "as you said" : @piece.fitting_says || "one"
 
         # Whether they are spread round the band, and not in one place.
         def round? = count > 1 && !middle? && @piece.said.options[:at].nil? && @piece.beneath.nil?
@@ -127,9 +115,6 @@ module Lantern
           when :alternate then [1, 1]
           end
         end
-
-        # On the rails that are meant, or on all of them.
-        def ties = @form.ties * (@piece.rail ? 1 : [rails.size, 1].max)
 
         def rails = @form.section.rails
 
