@@ -13,8 +13,7 @@ module Lantern
           def hands
             tail = parts.filter_map(&:tail).max || 0
             ["Mark #{text(tail)} from each end. Cross the ends at the marks, bring the middle down on the crossing, " \
-              "fold in " \
-              "half and fold the sides back.", *layers, "The cord round the middle, a double knot behind."]
+              "fold in half and fold the sides back.", *layers, "The cord round the middle, a double knot behind."]
           end
         end
       end

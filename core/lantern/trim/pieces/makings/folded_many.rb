@@ -11,8 +11,7 @@ module Lantern
 
           def hands
             ["Fold to and fro, all loops alike; tie it tight in the middle with the tails under it, and pull the " \
-              "loops out " \
-            "one by one."]
+              "loops out one by one."]
           end
         end
       end

@@ -21,7 +21,7 @@ module Lantern
           # What goes round the band, and its knot. Through the middle of another thing it goes as its tails do.
           def more_of(ribbon) = (ribbon.nil? || @piece.beneath) ? [] : [tied(ribbon, @piece.girth)]
 
-          # Its knot alone.
+          # Its knot alone: what a bow takes that is tied through another thing.
           # @return [Part::More]
           def knot(ribbon) = tied(ribbon)
 
