@@ -13,8 +13,7 @@ module Lantern
 
           def hands
             ["Lay the first two with their stems overlapped, heads outward; the next over their stems, and so on. " \
-              "Bend " \
-            "them all to the curve of the form."]
+              "Bend them all to the curve of the form."]
           end
 
           def crosswise? = true
