@@ -78,4 +78,19 @@ RSpec.describe "The first minute", :browser, :store do
     click_on "Close"
     expect(page).to have_no_css("dialog")
   end
+
+  it "does not scroll what lies behind a dialog, until the last is closed" do
+    held = -> { page.evaluate_script("getComputedStyle(document.documentElement).overflowY") == "hidden" }
+    visit "/"
+    expect(page).to have_css("h2", text: "rope ring")
+    expect(page.evaluate_script("document.documentElement.scrollHeight > innerHeight")).to be true
+    expect(held.call).to be false
+    find("body").send_keys("?")
+    expect(page).to have_css("dialog h2", text: "What the keys do")
+    expect(held.call).to be true
+    click_on "Close"
+    expect(page).to have_no_css("dialog")
+    expect(page).to have_no_css("html.held")
+    expect(held.call).to be false
+  end
 end

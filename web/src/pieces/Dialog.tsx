@@ -19,6 +19,7 @@ export function Dialog({
     const dialog = element.current
     if (dialog && !dialog.open) dialog.showModal()
   }, [])
+  useEffect(holdPage, [])
   return (
     <dialog
       ref={element}
@@ -41,4 +42,13 @@ export function Dialog({
       </div>
     </dialog>
   )
+}
+
+/** What lies behind it does not scroll, as long as any is open; its width stays as it is. */
+function holdPage() {
+  const page = document.documentElement
+  if (page.scrollHeight > page.clientHeight) page.classList.add("held")
+  return () => {
+    if (!document.querySelector("dialog[open]")) page.classList.remove("held")
+  }
 }
