@@ -3,7 +3,8 @@
 module Lantern
   module Trim
     # A bow, at its place by the clock, said by its tails and loops: what ribbon it takes, what that ribbon must be
-    # like, and whether it suits the wreath. Inside it is made up as a {Piece} is, of {Pieces::Part}s by a {Pieces::Making}.
+    # like, and whether it suits the wreath. Inside it is made up as a {Piece} is: of {Pieces::Part}s, by a
+    # {Pieces::Making}.
     class Bow < Trimming
       TAKES = %i[ribbon fabric mesh rope].freeze
 
@@ -45,6 +46,7 @@ module Lantern
 
       include Placed
       include Pieces::Composed
+      include Judging
 
       figure :pieces, :count, "Pieces to cut"
       figure :loops, :count, "Loops in the bow", from: :loops_seen
@@ -61,10 +63,6 @@ module Lantern
 
       # What is usual of strips: four of 18 in (common practice).
       STRIPS = {strips: 4, strip_length: 18}.freeze
-      # A bow of a third to a half of the wreath's width looks right (from memory).
-      SMALLEST, LARGEST = 1 / 3r, 1 / 2r
-      # Ribbon without wire holds only small loops (from memory).
-      HOLDS = 3
       # A wire to tie it with (from memory).
       WIRE = 6r
 
@@ -121,7 +119,7 @@ module Lantern
         ribbons.is_a?(Integer) ? materials * ribbons : ribbons.map { |id| other(id, TAKES, "ribbons") }
       end
 
-      def needs = @needs ||= [*parts.map { need_of(_1, 1) }, *middle_bands, *tying, *band]
+      def needs = @needs ||= [*needs_of_parts(1), *middle_bands, *tying, *band]
 
       def ribbon_needs = needs.select { |need| stack.any? { _1.id == need.material } }
 
@@ -151,11 +149,9 @@ module Lantern
         ]
       end
 
-      def findings = [*(proportion unless on), *hides_beneath, *holds, *good_side, *same_place]
-
       # A bow that is tied round the band is on it when it is made.
       def steps
-        says = [*parts.map { "#{_1.says}." }, *made.hands, *bands_told,
+        says = [*parts.map { "#{_1.says}." }, *made.hands, *tie_told, *bands_told,
           "Dovetail the ends: fold each in half lengthwise and cut away from the fold."]
         making = step("make", tied_on? ? "Tie the bow #{where}" : "Make the bow", says.join(" "),
           minutes: 4.0 + loops * 0.5, move: made.class.move, moves: [made.class.move, :v_cut], lays: :bow_loops,
@@ -194,7 +190,8 @@ module Lantern
       def parts_of(ribbon, times = 1)
         made.class.parts_of(self).map { |said|
           Pieces::PARTS.fetch(said[:as]).new({**said, count: (said[:count] || 1) * times}, material: ribbon,
-            text: method(:measured), more: [*pinches, *centre, *made.more_of(ribbon), *knot(ribbon)])
+            text: method(:measured), mark: method(:up_to_mark),
+            more: [*pinches, *centre, *made.more_of(ribbon), *knot(ribbon)])
         }
       end
 
@@ -218,10 +215,12 @@ module Lantern
       def hanging = ends(one, Place::Lie::Tail)
 
       # The loop in the centre stands up.
-      def opened
-        loops = ends(one, Place::Lie::Loop)
-        return loops unless centre && one.any?(Pieces::Parts::Ribbon)
-        [*loops, *ends([Pieces::Parts::Loop.new({loop_size: centre_loop}, material:, text: nil)])]
+      def opened = @opened ||= [*ends(one, Place::Lie::Loop), *(ends([in_the_centre]) if in_the_centre)]
+
+      def in_the_centre
+        return unless centre && one.any?(Pieces::Parts::Ribbon)
+        Pieces::Parts::Loop.new({loop_size: centre_loop}, material:, text: method(:measured),
+          mark: method(:up_to_mark))
       end
 
       # Whose middle a band of their own goes round.
@@ -233,6 +232,10 @@ module Lantern
           pieces_of(:middle_bands, of: (", #{ribbon.name}" if several), material: ribbon.id,
             length: up_to_mark(more.length), count: times, width: (Pieces::CLOTH if ribbon.sheets?))
         }
+      end
+
+      def tie_told
+        tie ? "#{@plan.material(tie).name} round the middle, pulled tight." : held_together(made.class.tied)
       end
 
       def bands_told = bands.map { |ribbon, _, more|
@@ -260,12 +263,6 @@ module Lantern
           width: (Pieces::CLOTH if wound.sheets?))]
       end
 
-      def hides_beneath
-        return unless below && loop_size > showing_beneath
-        finding(:warn, "hides_beneath", "Its loops of #{text(loop_size)} hide the bow beneath, of #{text(below)}: an " \
-          "inch less, and every layer shows.", try: {"loop_size" => text(showing_beneath)})
-      end
-
       def tying
         return [] unless tie
         tied = other(tie, %i[tie wire], "tie")
@@ -279,34 +276,6 @@ module Lantern
           "through the back; glue alone does " \
           "not hold a bow in the wind. Open the loops.", minutes: 2, move: :tie_on, lays: :bow_loops,
           look: "Does it sit at #{clock}, its tails hanging free?")
-      end
-
-      def proportion
-        share = bow_width / form.silhouette.width
-        return if share.between?(SMALLEST.to_f - 0.02, LARGEST.to_f + 0.02)
-        bound = (share < SMALLEST) ? SMALLEST : LARGEST
-        wanted = loop_size * Rational(bound * form.silhouette.width.to_r / bow_width.to_r)
-        mended = {"loop_size" => text(up_to_mark(wanted))} unless %i[stacked_strips awareness].include?(kind)
-        finding(:note, "proportion",
-          "The bow is #{text(bow_width)} wide, #{percent(share)} of the wreath; a third " \
-          "to a half looks right.", at: "layers", try: mended)
-      end
-
-      def holds
-        soft = stack.reject(&:wired)
-        wanted = made.class.wired || loop_size > HOLDS
-        return if soft.empty? || !wanted || material.kind == :rope
-        finding(:warn, "wants_wire",
-          "#{soft.first.name} has no wire in its edges: loops of #{text(loop_size)} fall in. " \
-          "Wired ribbon holds them; without it keep to #{text(HOLDS)} or less.",
-          try: ({"loop_size" => text(HOLDS)} if loop_size > HOLDS))
-      end
-
-      def good_side
-        return unless made.class.two_sided
-        finding(:note, "both_sides",
-          "The back of the ribbon shows in this bow: one that is good on both sides is best; " \
-          "else turn the good side up on the tails and out on the loops.")
       end
     end
   end

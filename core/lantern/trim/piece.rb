@@ -131,7 +131,7 @@ module Lantern
       def needs = @needs ||= [*of_making, *of_fixing]
 
       # What the making takes up, and what the fixing on does.
-      def of_making = @of_making ||= [*of_parts, *tying, *band]
+      def of_making = @of_making ||= [*needs_of_parts(pieces), *tying, *band]
 
       def of_fixing = @of_fixing ||= [*fastenings.filter_map { _1.need(pieces) }, *hung]
 
@@ -185,7 +185,7 @@ module Lantern
         said.each_with_index.map { |part, i|
           own = part[:material] ? @plan.material(part[:material]) : turns[i % [turns.size, 1].max]
           Pieces::PARTS.fetch(part[:as] || :ribbon).new(part, material: own, text: method(:measured),
-            more: made.more_of(own))
+            mark: method(:up_to_mark), more: made.more_of(own))
         }
       end
 
@@ -204,10 +204,6 @@ module Lantern
       def grams = weight || parts.sum { _1.grams * _1.count }
 
       def holds = fastenings.sum(&:holds)
-
-      def of_parts
-        parts.filter_map { |part| need_of(part, pieces) if part.material }
-      end
 
       def tying
         return [] unless tie_said.is_a?(Hash)

@@ -72,6 +72,19 @@ RSpec.describe Lantern::Trim::Bow do
       .each { |options, told| expect([options, says.call(**options)]).to match [options, told] }
   end
 
+  # What is read aloud is what lies on the table.
+  it "tells every length as it is cut, up to the mark, and what holds it together" do
+    {"in" => 1, "cm" => 2.54}.each do |units, an_inch|
+      found = work(units:, materials: [wired],
+        layers: [layer("bow", "tape", kind: "layered_loops", loops: 3, loop_size: 4, tail: 5)])
+      told = found["steps"].find { _1["id"] == "one.make" }["says"]
+      lengths = told.scan(/(?:laid flat: |a strip of )([\d .\/]+ #{units})/).flatten
+      expect(lengths.map { Lantern::Measure::Length.read(_1, units:).to_f * an_inch })
+        .to match(found["layers"][0]["needs"].map { be_within(1e-6).of(_1["length"]) })
+      expect(told).to include "Half a chenille stem under all of it at the middle"
+    end
+  end
+
   it "is fixed on the bow that it sits on, not round the band" do
     titles = work(materials: [wired], layers: [layer("bow", "tape"), layer("bow", "tape", kind: "shoelace", on: "one")
       .merge("id" => "top"), layer("bow", "tape", on: "one").merge("id" => "last")])["steps"].map { _1["title"] }

@@ -27,19 +27,38 @@ module Lantern
 
         private
 
-        # What is cut or taken of a part, for so many pieces.
-        # @return [Place::Need]
-        def need_of(part, made)
-          of = ", #{part.material.name}" if parts.map(&:material).compact.uniq.size > 1
-          count = part.count * made
+        # What is cut or taken of its parts, for so many pieces.
+        # @return [Array<Place::Need>]
+        def needs_of_parts(made)
+          of_something = parts.select(&:material)
+          several = of_something.map(&:material).uniq.size > 1
+          alike = of_something.map { [_1.class, _1.material] }.tally
+          of_something.map do |part|
+            sized = alike.fetch([part.class, part.material]) > 1
+            need_of(part, part.count * made, sized:, named: several)
+          end
+        end
+
+        # @param sized [Boolean] whether it is told from others of its kind by its length
+        # @param named [Boolean] and from those of other materials by its material
+        def need_of(part, count, sized:, named:)
+          of = ", #{part.material.name}" if named
           if part.material.counted?
             return Place::Need.items(material: part.material.id, what: part.class.unit, of:, count:)
           end
-          cut = up_to_mark(part.length || part.size)
-          alike = parts.count { _1.instance_of?(part.class) && _1.material == part.material }
-          sized = " of #{measured(cut)}" if alike > 1
-          pieces_of(part.class.unit, of: [sized, of].join, material: part.material.id, length: cut, count:,
+          long = " of #{measured(part.cut)}" if sized
+          pieces_of(part.class.unit, of: [long, of].join, material: part.material.id, length: part.cut, count:,
             width: (part.width || CLOTH if part.material.sheets?))
+        end
+
+        # What holds it together, where that is no thing of the plan's.
+        # @param tied [Symbol] as {Making} has it
+        # @return [String, nil]
+        def held_together(tied)
+          case tied
+          when :stem then "Half a chenille stem under all of it at the middle, pulled tight and twisted behind."
+          when :glue then "Glue holds it together; press until it has set."
+          end
         end
 
         def part_line(part, number)

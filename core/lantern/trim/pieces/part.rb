@@ -107,9 +107,10 @@ module Lantern
         # @param said [Hash{Symbol=>Object}]
         # @param material [Plan::Material, nil]
         # @param text [#call] a length in the maker's units; `unit: false`, without them
+        # @param mark [#call] a length up to the maker's mark
         # @param more [Array<More>] what it takes besides
-        def initialize(said, material:, text:, more: [])
-          @said, @material, @text, @more = said, material, text, more
+        def initialize(said, material:, text:, mark:, more: [])
+          @said, @material, @text, @mark, @more = said, material, text, mark, more
         end
 
         # @return [Integer] of them in one piece
@@ -141,7 +142,10 @@ module Lantern
         # @return [Array<Symbol>] those of its measures that are lengths, and not nought
         def lengths = self.class.measures.keys.select { self.class.length?(_1) && public_send(_1)&.positive? }
 
-        # The sum of that, in the maker's own numbers.
+        # @return [Rational] its length as it is cut, up to the mark
+        def cut = @mark.call(length)
+
+        # The sum of its length, in the maker's own numbers.
         # @return [String]
         def sum = bare(length)
 

@@ -52,13 +52,8 @@ module Lantern
         def more_than_one = (pieces > 1) ? ["One first, and look at it on the form; then the rest like it."] : []
 
         def tie_told
-          case tie_said
-          when :stem then ["Half a chenille stem under all of it at the middle, pulled tight and twisted behind."]
-          when :own then []
-          when :glue then ["Glue holds it together; press until it has set."]
-          when :none then []
-          else ["#{tie_amount} round the middle, pulled tight."]
-          end
+          return ["#{tie_amount} round the middle, pulled tight."] if tie_said.is_a?(Hash)
+          [*held_together(tie_said)]
         end
 
         def tie_amount

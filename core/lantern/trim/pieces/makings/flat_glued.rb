@@ -18,7 +18,7 @@ module Lantern
             Part::More.new(length: BAND_WIDTHS * width_of(ribbon), sum: "#{BAND_WIDTHS} × #{bare(width_of(ribbon))}")
           end
 
-          def hands = ["Glue each strip to a ring and press it flat; glue the rings on the tails and on one another."]
+          def hands = ["Glue each ring closed and press it flat; glue the rings on the tails and on one another."]
         end
       end
     end

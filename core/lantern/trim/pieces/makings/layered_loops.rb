@@ -24,7 +24,7 @@ module Lantern
             }
           end
 
-          def hands = ["Close each strip to a ring and press it flat; lay the smaller on the larger, middle on middle."]
+          def hands = ["Close each ring and press it flat; lay the smaller on the larger, middle on middle."]
         end
       end
     end

@@ -13,7 +13,7 @@ module Lantern
 
           def seen_as(_kind) = :curl_ends
 
-          def told = "a curl #{text(length)} long#{", #{text(width)} wide" if width}"
+          def told = "a curl #{text(cut)} long#{", #{text(width)} wide" if width}"
 
           def lies(turn)
             [[Place::Lie::Curl, (0...count).flat_map { across_it(turn + _1 * 0.6, length.to_f * DRAWN_IN) }]]

@@ -17,7 +17,7 @@ module Lantern
 
           def sum = "2 × #{folds} × #{bare(fold_size)}"
 
-          def told = "folded to and fro into #{folds} loops of #{text(fold_size)}: #{text(length)}"
+          def told = "folded to and fro into #{folds} loops of #{text(fold_size)}: #{text(cut)}"
 
           def lies(_turn) = [[Place::Lie::Loop, both_sides(folds, fold_size.to_f * OPENED)]]
         end

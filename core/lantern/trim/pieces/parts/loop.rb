@@ -12,7 +12,7 @@ module Lantern
 
           def sum = "2 × #{bare(loop_size)}"
 
-          def told = "a loop of #{text(loop_size)} laid flat: #{text(length)}"
+          def told = "a loop of #{text(loop_size)} laid flat: #{text(cut)}"
 
           def lies(_turn) = [[Place::Lie::Loop, fan(count, -DOWN, loop_size.to_f * OPENED)]]
         end

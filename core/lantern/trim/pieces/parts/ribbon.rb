@@ -21,7 +21,7 @@ module Lantern
           def told
             looped = "#{loops} #{(loops == 1) ? "loop" : "loops"} of #{text(loop_size)} laid flat"
             ends = ("tail #{text(tail)}" unless tail.zero?)
-            "#{[ends || "no tails", looped, *more.filter_map(&:told), ends].compact.join(", ")}: #{text(length)}"
+            "#{[ends || "no tails", looped, *more.filter_map(&:told), ends].compact.join(", ")}: #{text(cut)}"
           end
 
           def lies(_turn)

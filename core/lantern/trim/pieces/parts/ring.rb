@@ -17,7 +17,7 @@ module Lantern
 
           def sum = "2 × #{bare(size)} + #{bare(LAP)}"
 
-          def told = "a ring #{text(size)} long laid flat: #{text(length)}"
+          def told = "a ring #{text(size)} long laid flat: #{text(cut)}"
 
           def lies(_turn) = [[Place::Lie::Loop, (0...count).flat_map { across_it(_1 * 0.4, size.to_f) }]]
         end

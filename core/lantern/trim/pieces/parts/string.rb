@@ -8,7 +8,7 @@ module Lantern
         class String < Part
           part :string, title: "String", unit: :strings, measures: {length: 18}, optional: %i[woven laid]
 
-          def told = "a string #{text(length)} long, #{said[:laid] ? "laid round it" : "woven through it"}"
+          def told = "a string #{text(cut)} long, #{said[:laid] ? "laid round it" : "woven through it"}"
 
           # Across a bead (from memory), and what has none on it.
           BEAD = 0.4

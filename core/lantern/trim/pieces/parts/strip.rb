@@ -10,7 +10,7 @@ module Lantern
 
           def self.of_bow(bow) = {as: :strip, length: bow.strip_length, count: bow.strips}
 
-          def told = "a strip #{text(length)} long#{", #{text(width)} wide" if width}"
+          def told = "a strip #{text(cut)} long#{", #{text(width)} wide" if width}"
 
           def lies(turn) = [[Place::Lie::Tail, (0...count).flat_map { across_it(turn + _1 * 0.45, length.to_f) }]]
 

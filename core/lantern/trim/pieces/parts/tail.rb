@@ -15,7 +15,7 @@ module Lantern
 
           def told
             apart = ", its halves #{text(gap)} apart" if gap&.positive?
-            "a strip of #{text(length)} folded in the middle#{apart}"
+            "a strip of #{text(cut)} folded in the middle#{apart}"
           end
 
           def lies(_turn)

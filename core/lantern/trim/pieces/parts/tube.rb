@@ -11,7 +11,7 @@ module Lantern
 
           def seen_as(_kind) = :tube_ends
 
-          def told = "a tube #{text(length)} long, rolled to #{text(across)} across"
+          def told = "a tube #{text(cut)} long, rolled to #{text(across)} across"
 
           def seen_width = across.to_f
 
