@@ -69,7 +69,7 @@ RSpec.describe "Occasions on the screen", :browser, :store do
     page.driver.browser.page.command("Network.emulateNetworkConditions", **line)
     boxes.each(&:check)
     expect(boxes).to all be_checked
-    page.document.synchronize(20) { (kept.call - before).size == 3 || raise(Capybara::ElementNotFound) }
+    eventually { (kept.call - before).size == 3 }
     expect(kept.call & before).to eq before
     page.driver.wait_for_network_idle
     expect(boxes).to all be_checked

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/browser"
+require_relative "../support/keys"
 
 RSpec.describe "A piece, on the screen", :browser, :store do
   before { load_demo }
@@ -40,20 +41,20 @@ RSpec.describe "A piece, on the screen", :browser, :store do
   it "shows its usual parts when they are wanted, and has each of their measures dragged out on the drawing" do
     open_wreath("undyed rope and bow", "trim")
     kept = -> { RealStore.store.wreaths.all.find { _1["name"].include?("Door 14") }["plan"]["layers"].last }
-    wait = ->(&found) { page.document.synchronize(10) { found.call || raise(Capybara::ElementNotFound) } }
     click_on "Add: bow, bundle, swag or other piece"
     # Nothing of its parts was said: what is dragged is put beside all that is usual.
     loop = "[role=slider][aria-label='Loop of part 1']"
-    find(loop).send_keys(:right, :right)
-    wait.call { kept.call["parts"]&.dig(0, "loop_size").to_f > 4.25 }
+    press_on(loop, :right, :right)
+    eventually { kept.call["parts"]&.dig(0, "loop_size").to_f > 4.25 }
     said = kept.call["parts"]
     expect(said).to match [{"as" => "ribbon", "material" => be_a(String), "count" => 1, "tail" => "6 in", "loops" => 4,
                             "loop_size" => 4.5}]
+    quiet
     tail = find("[role=slider][aria-label='Tail of part 1']")
     before = tail["aria-valuenow"].to_f
     x, y = tail.evaluate_script("[this.getBoundingClientRect().x + 4, this.getBoundingClientRect().y + 4]")
     page.driver.browser.mouse.move(x:, y:).down.move(x: x + 20, y: y + 50, steps: 4).up
-    wait.call { kept.call.dig("parts", 0, "tail").to_f > before }
+    eventually { kept.call.dig("parts", 0, "tail").to_f > before }
     expect(kept.call["parts"][0].except("tail")).to eq said[0].except("tail")
     click_on "Take part 1 out"
     select "Rings on one another", from: "How it is made"
@@ -73,22 +74,22 @@ RSpec.describe "A piece, on the screen", :browser, :store do
            "materials" => [{"id" => "sash", "kind" => "ribbon", "name" => "Sash", "width" => 1.5}], "layers" => [bows]}
     id = RealStore.store.wreaths.add(row)["id"]
     kept = -> { RealStore.store.wreaths.find(id)["plan"]["layers"][0] }
-    wait = ->(&found) { page.document.synchronize(10) { found.call || raise(Capybara::ElementNotFound) } }
     visit "/wreaths/#{id}/trim"
     apart = "[role=slider][aria-label='From one to the next']"
     expect(find(apart)["aria-valuenow"].to_f).to be_within(0.01).of(11 * Math::PI / 6)
-    find(apart).send_keys(:right)
-    wait.call { kept.call["spacing"] == 6 }
+    press_on(apart, :right)
+    eventually { kept.call["spacing"] == 6 }
     expect(kept.call).not_to include "count"
     # Five are what fits 6 in apart. It lies on the second of them; pulled on by half as far again, three fit.
     expect(page).to have_css("#{apart}[aria-valuenow^='6.9']")
+    quiet
     first, second = ["at, by the clock", "From one"].map { |words|
       find("[role=slider][aria-label*='#{words}']")
         .evaluate_script("(({x, y, width}) => [x + width / 2, y + width / 2])(this.getBoundingClientRect())")
     }
     x, y = first.zip(second).map { |from, to| from + (to - from) * 1.5 }
     page.driver.browser.mouse.move(x: second[0], y: second[1]).down.move(x:, y:, steps: 4).up
-    wait.call { kept.call["spacing"].to_f.between?(9.5, 11) }
+    eventually { kept.call["spacing"].to_f.between?(9.5, 11) }
     expect(page).to have_css("#{apart}[aria-valuenow^='11.5']")
     expect(page).to be_axe_clean
   end
@@ -96,27 +97,26 @@ RSpec.describe "A piece, on the screen", :browser, :store do
   it "has its parts moved into order by keys, and is tied with something of the stash" do
     id = RealStore.store.wreaths.all.find { _1["name"].include?("Door 17") }["id"]
     piece = -> { RealStore.store.wreaths.find(id)["plan"]["layers"].find { _1["method"] == "piece" } }
-    kept = ->(&found) { page.document.synchronize(10) { found.call || raise(Capybara::ElementNotFound) } }
     visit "/wreaths/#{id}/trim"
     click_on "Add a part"
     within(part(2)) { select "Tube, rolled", from: "Becomes" }
-    kept.call { piece.call["parts"].map { _1["as"] } == %w[strip tube] }
+    eventually { piece.call["parts"].map { _1["as"] } == %w[strip tube] }
     grip = find_button("Move part 2")
     grip.send_keys(:space)
     expect(page).to have_css("[aria-live]", text: "part 2 is taken up: 2 of 2.", visible: :all)
     grip.send_keys(:up)
     expect(page).to have_css("[aria-live]", text: "part 2 comes to 1 of 2.", visible: :all)
     grip.send_keys(:space)
-    kept.call { piece.call["parts"].map { _1["as"] } == %w[tube strip] }
+    eventually { piece.call["parts"].map { _1["as"] } == %w[tube strip] }
     select "Something of the stash…", from: "What ties it"
     within(".row", text: "What ties it", match: :first) do
       select "Marigold herringbone tape", from: "Of"
       fill_in "How long, of one piece", with: "9 in"
     end
-    kept.call { piece.call["tie"]&.values_at("material", "length") == ["tape", "9 in"] }
+    eventually { piece.call["tie"]&.values_at("material", "length") == ["tape", "9 in"] }
     expect(page).to be_axe_clean
     select "Glue", from: "What ties it"
-    kept.call { piece.call["tie"] == "glue" }
+    eventually { piece.call["tie"] == "glue" }
   end
 
   # Added one after the other, as a dialog stays open for.

@@ -9,7 +9,6 @@ RSpec.describe "Practising on one's own material", :browser, :store do
 
   def knots(name) = wreath(name)["plan"]["layers"].find { _1["method"] == "knotted_strips" }
 
-  def kept(&) = page.document.synchronize(10) { yield || raise(Capybara::ElementNotFound) }
 
   # From the plan: two measures and five against the clock change the strips of this wreath; and back again.
   it "changes the plan that uses it, can be taken back, and is offered to other wreaths of that material" do
@@ -30,14 +29,14 @@ RSpec.describe "Practising on one's own material", :browser, :store do
     click_on "Take it up in this wreath"
     expect(page).to have_text("Taken up in this wreath.")
     expect(page).to have_no_css("footer li", text: before)
-    kept { knots("Door 11")["test_piece"] == {"cut" => "12 in", "tails" => "4 1/2 in"} }
+    eventually { knots("Door 11")["test_piece"] == {"cut" => "12 in", "tails" => "4 1/2 in"} }
     material = wreath("Door 11")["plan"]["materials"].find { _1["id"] == knots("Door 11")["material"] }
-    kept {
+    eventually {
       RealStore.store.materials.all("in").find { _1["material"]["id"] == material["id"] }.dig("material", "tried")
     }
     click_on "Take it back"
     expect(page).to have_css("footer li", text: before)
-    kept { knots("Door 11")["test_piece"].nil? }
+    eventually { knots("Door 11")["test_piece"].nil? }
     click_on "Back to the plan"
     expect(page).to have_text(/You practised it with this material on \d{4}-\d\d-\d\d/)
     click_on "See what it changes"

@@ -92,6 +92,11 @@ module Driving
   end
 
   def saved = expect(page).to(have_css("[role=status]", text: /\ASaved\z/))
+
+  # Waits for what becomes true of what is kept, which no screen shows.
+  def eventually
+    page.document.synchronize(Patience.seconds(40)) { yield || raise(Capybara::ElementNotFound, "It did not come true.") }
+  end
 end
 
 # Clean when axe finds no violation of WCAG or of its own best practices; or only of the rules that are named.

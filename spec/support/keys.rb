@@ -15,6 +15,13 @@ module Keys
 
   def press(*keys) = keys.each { page.driver.browser.keyboard.type(_1) }
 
+  # Presses keys on what is found, wherever it has moved to meanwhile.
+  def press_on(selector, *keys)
+    quiet
+    find(selector).execute_script("this.focus()")
+    press(*keys)
+  end
+
   def focused = page.evaluate_script(FOCUSED).to_s
 
   # Presses Tab until something that is called so has the focus.
