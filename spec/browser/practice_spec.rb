@@ -9,7 +9,6 @@ RSpec.describe "Practising on one's own material", :browser, :store do
 
   def knots(name) = wreath(name)["plan"]["layers"].find { _1["method"] == "knotted_strips" }
 
-
   # From the plan: two measures and five against the clock change the strips of this wreath; and back again.
   it "changes the plan that uses it, can be taken back, and is offered to other wreaths of that material" do
     id = wreath("Door 11")["id"]
