@@ -2,9 +2,12 @@ import tailwindcss from "@tailwindcss/vite"
 import react from "@vitejs/plugin-react"
 import { marked } from "marked"
 import { defineConfig, type Plugin } from "vite"
+import { compression } from "vite-plugin-compression2"
 import { VitePWA } from "vite-plugin-pwa"
 
 const YEAR = 365 * 86_400
+/** What is asked for when it is opened keeps a file of its own, under its own name. */
+const OPENED_BY_ITSELF = /(?:Screen|Stage|View)\.tsx$/
 
 /** A page of the documentation as HTML, a heading a level lower; it ends where it says that the rest is no screen's. */
 const pages = (): Plugin => ({
@@ -69,7 +72,32 @@ export default defineConfig({
         ],
       },
     }),
+    // Beside each file, what is sent of it to whoever can read it so.
+    compression({ algorithms: ["brotliCompress"], include: /\.(?:js|css|html|svg)$/, threshold: 1500 }),
   ],
-  build: { target: "es2022", assetsInlineLimit: 0, chunkSizeWarningLimit: 700, manifest: true },
+  build: {
+    target: "es2022",
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 700,
+    manifest: true,
+    rolldownOptions: {
+      output: {
+        chunkFileNames: ({ name }) => `assets/${name.split("~")[0]}-[hash].js`,
+        // Few files: one that is small costs a way there and back as well, and packs worse by itself.
+        codeSplitting: {
+          groups: [
+            { name: "base", tags: ["$initial"] },
+            {
+              name: "shared",
+              test: (id) => !OPENED_BY_ITSELF.test(id),
+              minShareCount: 2,
+              entriesAware: true,
+              entriesAwareMergeThreshold: 8000,
+            },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { "/api": "http://127.0.0.1:9292" } },
 })

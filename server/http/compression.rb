@@ -4,7 +4,8 @@ require "zlib"
 
 module Server
   # Sends texts compressed to whoever can read them so. An answer is whole before it is sent, and stays so: its length
-  # is known, and nothing of it waits for anything else. A file that never changes is compressed once.
+  # is known, and nothing of it waits for anything else. A file that never changes is compressed once: where it was
+  # built, beside it (`.br`, RFC 7932), else when it is first asked for (RFC 1952).
   class Compression
     TEXTS = %r{\A(?:text/|application/(?:json|javascript|x-ndjson|manifest\+json)|image/svg\+xml)}
     # Less is not worth it; more is streamed as it is.
@@ -23,11 +24,10 @@ module Server
       status, headers, body = @app.call(env)
       return [status, headers, body] unless wanted?(env, status, headers)
       headers = headers.merge("vary" => [headers["vary"], "accept-encoding"].compact.join(", "))
-      return [status, headers, body] unless accepted?(env)
-      packed = file?(body) ? of_file(body.to_path) : of_text(body)
+      coding, packed = built(env, body) || made(env, body)
       return [status, headers, body] unless packed
       body.close if body.respond_to?(:close)
-      [status, headers.merge("content-encoding" => "gzip", "content-length" => packed.bytesize.to_s), [packed]]
+      [status, headers.merge("content-encoding" => coding, "content-length" => packed.bytesize.to_s), [packed]]
     end
 
     private
@@ -38,9 +38,21 @@ module Server
     end
 
     # @see RFC 9110, 12.5.3: a coding with a weight of nought is not acceptable
-    def accepted?(env)
+    def accepted?(env, *codings)
       env["HTTP_ACCEPT_ENCODING"].to_s.split(",").map { _1.strip.downcase.split(/\s*;\s*/) }
-        .any? { |coding, weight| %w[gzip *].include?(coding) && weight.to_s !~ /\Aq=0(?:\.0*)?\z/ }
+        .any? { |coding, weight| codings.include?(coding) && weight.to_s !~ /\Aq=0(?:\.0*)?\z/ }
+    end
+
+    def built(env, body)
+      return unless file?(body) && accepted?(env, "br")
+      packed = "#{body.to_path}.br"
+      ["br", kept(packed) { File.binread(packed) }] if File.exist?(packed)
+    end
+
+    def made(env, body)
+      return unless accepted?(env, "gzip", "*")
+      packed = file?(body) ? of_file(body.to_path) : of_text(body)
+      ["gzip", packed] if packed
     end
 
     def file?(body) = body.respond_to?(:to_path)
@@ -51,12 +63,15 @@ module Server
       Zlib.gzip(text, level: QUICK) if BYTES.cover?(text.bytesize)
     end
 
-    # By what it is and when it was written.
     def of_file(path)
+      kept(path) { Zlib.gzip(File.binread(path), level: SMALL) } if BYTES.cover?(File.size(path))
+    end
+
+    # By what it is and when it was written.
+    def kept(path)
       stat = File.stat(path)
-      return unless BYTES.cover?(stat.size)
       key = [path, stat.size, stat.mtime.to_r]
-      @lock.synchronize { @kept[key] } || Zlib.gzip(File.binread(path), level: SMALL).tap { |packed|
+      @lock.synchronize { @kept[key] } || yield.tap { |packed|
         @lock.synchronize {
           @kept.shift if @kept.size >= MOST_KEPT
           @kept[key] = packed

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "open3"
 require "zlib"
 require_relative "../support/api"
 
@@ -38,5 +39,13 @@ RSpec.describe "Compressed answers", :api, :store do
       expect(Zlib.gunzip(answer.body)).to eq File.binread(script)
     end
     expect(last_response.body.bytesize).to be < File.size(script) / 2
+    packed = last_response.body.bytesize
+    answer = fetch("/assets/#{File.basename(script)}", "gzip, br")
+    expect([answer["content-encoding"], answer["content-type"]]).to match ["br", %r{javascript}]
+    expect(answer.body.bytesize).to be < packed
+    unpacked, = Open3.capture2("node", "-e", "process.stdin.pipe(require('zlib').createBrotliDecompress())" \
+      ".pipe(process.stdout)", stdin_data: answer.body, binmode: true)
+    expect(unpacked).to eq File.binread(script)
+    expect(fetch("/assets/#{File.basename(script)}", "br;q=0, gzip")["content-encoding"]).to eq "gzip"
   end
 end

@@ -34,6 +34,13 @@ RSpec.describe "Questions", :api, :store do
     expect(paths - files).to match_array questions.map(&:path)
   end
 
+  it "tell of a plan's totals what the worked plan has of them" do
+    document = example_plan("door-7-rope-ring")
+    worked = ask(:post, "/work", document)
+    expect(ask(:post, "/ask/totals", document))
+      .to eq("to_buy" => worked["cost"]["to_buy"], "minutes" => worked["minutes"])
+  end
+
   it "know the stash where they have to" do
     ask(:post, "/materials", {units: "in", material: rope(id: "yarn", on_hand: ["90 ft"])})
     compared = ask(:post, "/ask/coverings", plan)["coverings"]

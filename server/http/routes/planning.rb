@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "digest"
+
 module Server
   module Routes
     # Questions about a plan. Nothing is stored.
@@ -17,7 +19,14 @@ module Server
                            "backup_failed" => failed}.compact)
           }
 
-          get("/api/declarations") { JSON.generate(Lantern.declarations) }
+          # They are the same for as long as the application runs, and much to write down.
+          declarations = JSON.generate(Lantern.declarations).freeze
+          digest = Digest::SHA256.hexdigest(declarations)
+          get("/api/declarations") {
+            cache_control :private, :no_cache
+            etag digest
+            declarations
+          }
 
           get "/api/moves/:key" do
             move = Lantern::Place::Move::ALL.find(params["key"]) or raise Store::Missing

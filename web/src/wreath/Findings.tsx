@@ -1,6 +1,6 @@
 import { useState } from "react"
-import { useWork } from "../keep/queries"
-import type { Plan, WorkedPlan } from "../keep/client"
+import type { Answer, Plan, WorkedPlan } from "../keep/client"
+import { useQuestion } from "../keep/useQuestion"
 import { Fold } from "../pieces/Fold"
 import { Prose } from "../pieces/Prose"
 import { ranked, type Judgement } from "./judgements"
@@ -98,7 +98,7 @@ interface MendProps {
 
 /** The change as one button, with what it does. */
 function Mend({ mend, level, worked, onChange }: MendProps) {
-  const { data } = useWork(mend.plan)
+  const { data: totals } = useQuestion("/ask/totals", mend.plan)
   return (
     <p className="mt-1 flex flex-wrap items-center gap-3">
       <button
@@ -108,17 +108,17 @@ function Mend({ mend, level, worked, onChange }: MendProps) {
       >
         <Prose>{mend.says}</Prose>
       </button>
-      {data?.worked && <span className="text-sm text-quiet">{effect(worked, data.worked)}</span>}
+      {totals && <span className="text-sm text-quiet">{effect(worked, totals)}</span>}
     </p>
   )
 }
 
 /** What a change does to the money and the time, in words. */
-function effect(before: WorkedPlan, after: WorkedPlan): string {
+function effect(before: WorkedPlan, after: Answer<"/ask/totals">): string {
   const cost =
-    before.cost.to_buy === after.cost.to_buy
+    before.cost.to_buy === after.to_buy
       ? "same packages"
-      : `${money(after.cost.to_buy)} to pay instead of ${money(before.cost.to_buy)}`
+      : `${money(after.to_buy)} to pay instead of ${money(before.cost.to_buy)}`
   const minutes = after.minutes - before.minutes
   return minutes === 0 ? cost : `${cost}, ${Math.abs(minutes)} min ${minutes > 0 ? "more" : "less"}`
 }
