@@ -11,7 +11,7 @@ import {
   type WorkedPlan,
 } from "../keep/client"
 import { askAgain, touched } from "../keep/keys"
-import { useIsMaker, useStash } from "../keep/queries"
+import { useIsMaker } from "../keep/queries"
 import { useQuestion } from "../keep/useQuestion"
 import { Fetching } from "../pieces/Fetching"
 import { Fold } from "../pieces/Fold"
@@ -21,7 +21,8 @@ import { Problem } from "../pieces/Problem"
 import { Prose } from "../pieces/Prose"
 import { Select } from "../pieces/Select"
 import { savingSays } from "../pieces/savingSays"
-import { freshId, knownMaterials } from "../wreath/layers"
+import { freshId } from "../wreath/layers"
+import { useKnownMaterials } from "../wreath/useKnownMaterials"
 import { HungOnDoor, type Pixel } from "./HungOnDoor"
 import { Asked, NewPlace } from "./NewPlace"
 import { SideBySide, withLayers } from "./SideBySide"
@@ -102,7 +103,7 @@ function OneDoor({ id, plan, worked, onChange, places, chosen, at: kept, onAt, o
   const back = side === "back"
   const asked = useMemo(() => ({ plan, place, at, back }), [plan, place, at, back])
   const { data: hung, error } = useQuestion("/ask/on-door", asked)
-  const known = knownMaterials(plan, useStash(plan.units).data ?? [])
+  const known = useKnownMaterials(plan)
   const problems = error instanceof Refusal ? error.problems : error ? problemsOf(error) : []
   const query = [`place=${chosen.id}`, ...(at ? [`x=${at[0]}`, `y=${at[1]}`] : []), ...(back ? ["back=yes"] : [])]
   return (

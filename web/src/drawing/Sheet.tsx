@@ -1,4 +1,4 @@
-import { lazy, useCallback, useId, useRef, useState, type PointerEvent } from "react"
+import { lazy, memo, useCallback, useId, useRef, useState, type PointerEvent } from "react"
 import type { Bare, Material, Plan, WorkedPlan } from "../keep/client"
 import { useDeclarations } from "../keep/queries"
 import { useQuestion } from "../keep/useQuestion"
@@ -31,7 +31,7 @@ const views: { key: View; says: string }[] = [
 export const ROOM = "min-h-80 max-sm:min-h-[27rem] lg:min-h-0"
 
 /** The drawing on its own paper: to scale, live, with its dimension lines and the gaps that show. */
-export function Sheet({
+export const Sheet = memo(function Sheet({
   worked,
   materials,
   sizing,
@@ -141,7 +141,7 @@ export function Sheet({
       </div>
     </section>
   )
-}
+})
 
 interface PlaneProps {
   worked: WorkedPlan

@@ -1,26 +1,46 @@
 const waiting = new Map<string, () => void>()
+/** Whether a pause of the browser is waited for already. */
+let awaited = false
 
 /** The longest that something waits for leisure, in milliseconds. */
 const LONGEST = 2000
+/** So many milliseconds are left of a pause in which another thing is begun. */
+const ENOUGH = 10
 
-const whenIdle = (doIt: () => void) =>
+/** How much of a pause is left, where the browser says it. */
+type Pause = Pick<IdleDeadline, "timeRemaining">
+const SHORT: Pause = { timeRemaining: () => 0 }
+
+const whenIdle = (doIt: (pause: Pause) => void) =>
   "requestIdleCallback" in window
     ? void window.requestIdleCallback(doIt, { timeout: LONGEST })
-    : void setTimeout(doIt, 0)
+    : void setTimeout(() => doIt(SHORT), 0)
 
 /** Does something when nothing else is to be done; of what goes by one name only the latest. */
 export function atLeisure(name: string, doIt: () => void) {
-  const first = waiting.size === 0
   waiting.set(name, doIt)
-  if (first) whenIdle(doAll)
+  if (!awaited) awaitPause()
 }
 
 /** What goes by these names, or everything, is not done any more. */
 export const dropWaiting = (...names: string[]) =>
   names.length > 0 ? names.forEach((name) => waiting.delete(name)) : waiting.clear()
 
-function doAll() {
-  const all = [...waiting.values()]
-  waiting.clear()
-  all.forEach((each) => each())
+function awaitPause() {
+  awaited = true
+  whenIdle(doSome)
+}
+
+/** As much as there is time for; one of them in any case. */
+function doSome(pause: Pause) {
+  awaited = false
+  try {
+    for (const [name, doIt] of waiting) {
+      waiting.delete(name)
+      doIt()
+      if (pause.timeRemaining() < ENOUGH) break
+    }
+  } finally {
+    if (waiting.size > 0 && !awaited) awaitPause()
+  }
 }

@@ -40,11 +40,7 @@ export function SizeForm({ plan, declarations, sized, onPlan, onBack, onNext }: 
     <section aria-label="How large?" className="grid gap-6 pt-2 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
       <div className="h-[26rem]">
         {worked && (
-          <Sheet
-            worked={worked}
-            materials={[]}
-            sizing={sizingOf({ plan, declarations, onChange: onPlan }, problems)}
-          />
+          <Sheet worked={worked} materials={[]} sizing={sizingOf(plan.form.shape, declarations, onPlan, problems)} />
         )}
       </div>
       <div>

@@ -1,9 +1,10 @@
-import { useId, useState } from "react"
+import { memo, useId, useState } from "react"
 import type { Field as Declared, Material } from "../keep/client"
 import { Field, type Labelled } from "./Field"
 import { OpenChoice } from "./OpenChoice"
 import { PictureControl } from "./PictureControl"
 import { Select, type Choice } from "./Select"
+import { useLatest } from "./useLatest"
 
 interface Props {
   field: Declared
@@ -25,8 +26,28 @@ interface Props {
   onChange: (value: unknown, beside?: Record<string, unknown>) => void
 }
 
-/** One row of a ruled sheet: what it is on the left, a control drawn from the field's declaration on the right. */
-export function FieldControl(props: Props) {
+/**
+ * One row of a ruled sheet: what it is on the left, a control drawn from the field's declaration on the right. It is
+ * drawn anew only when something that it shows has changed.
+ */
+export function FieldControl({ materials, layers, onAdd, onChange, ...shown }: Props) {
+  const { field } = shown
+  const [change, add] = [useLatest(onChange), useLatest(onAdd ?? nothing)]
+  const names = field.kind === "reference" || field.fields !== undefined
+  return (
+    <Row
+      {...shown}
+      materials={names ? materials : undefined}
+      layers={field.kind === "layer" || field.fields !== undefined ? layers : undefined}
+      onAdd={onAdd && add}
+      onChange={change}
+    />
+  )
+}
+
+const nothing = () => {}
+
+const Row = memo(function Row(props: Props) {
   const { field, problem, place } = props
   const help = field.help ?? (field.default_says && `Left empty: ${field.default_says}.`)
   return (
@@ -40,7 +61,7 @@ export function FieldControl(props: Props) {
       )}
     </Field>
   )
-}
+})
 
 type Controlled = Props & { labelled: Labelled }
 

@@ -1,10 +1,10 @@
-import { Fragment } from "react"
+import { Fragment, memo } from "react"
 
 /** A fraction, or a share, whose sign stays with its number. */
 const FRACTION = /(\d+ )?(\d+)\/(\d+)|[\d.]+ %/g
 
 /** Text with its fractions set as fractions: 31 1/2 in is never left in running text with a slash. */
-export function Prose({ children }: { children: string }) {
+export const Prose = memo(function Prose({ children }: { children: string }) {
   const parts: React.ReactNode[] = []
   let end = 0
   for (const match of children.matchAll(FRACTION)) {
@@ -34,4 +34,4 @@ export function Prose({ children }: { children: string }) {
       ))}
     </>
   )
-}
+})

@@ -1,13 +1,13 @@
 import { Link } from "react-router"
 import type { Plan, WorkedMaterial, WorkedPlan } from "../keep/client"
-import { useStash } from "../keep/queries"
 import { useQuestion } from "../keep/useQuestion"
 import { offerSays } from "../pieces/offerSays"
 import { MoneyTerms } from "../pieces/MoneyTerms"
 import { Working } from "../pieces/Working"
 import { Findings } from "./Findings"
 import { ofAdvice, ofFinding } from "./judgements"
-import { knownMaterials, withMaterials } from "./layers"
+import { withMaterials } from "./layers"
+import { useKnownMaterials } from "./useKnownMaterials"
 import { PaidPrice } from "./PaidPrice"
 import { Purchase } from "./Purchase"
 import type { StageProps } from "./stageProps"
@@ -137,7 +137,7 @@ interface FriendProps extends StageProps {
 
 /** What the friend says, and what is short. */
 function Friend({ plan, worked, advice, declarations, onChange }: FriendProps) {
-  const known = knownMaterials(plan, useStash(plan.units).data ?? [])
+  const known = useKnownMaterials(plan)
   const findings = worked.materials.flatMap((material) => material.findings)
   const judgements = [
     ...findings.map((each, i) => ({ ...ofFinding(each, "materials", plan, [], []), key: `${each.at}.${i}` })),

@@ -1,8 +1,8 @@
 import type { Declarations } from "../keep/client"
-import { useStash } from "../keep/queries"
 import { FieldControl } from "../pieces/FieldControl"
 import { OpenChoice } from "../pieces/OpenChoice"
-import { knownMaterials, withMaterials } from "./layers"
+import { withMaterials } from "./layers"
+import { useKnownMaterials } from "./useKnownMaterials"
 import { put } from "./places"
 import type { StageProps } from "./stageProps"
 import { Field } from "../pieces/Field"
@@ -18,7 +18,7 @@ const GOES_WITH: Record<string, string[]> = { covered: ["thickness", "colour"], 
 
 /** What is on the form already: nothing, a covering that stays, or one that is stripped and partly saved. */
 export function FormBefore({ field, plan, worked, problems, onChange }: Props) {
-  const known = knownMaterials(plan, useStash(plan.units).data ?? [])
+  const known = useKnownMaterials(plan)
   const before = plan.form.before as string | Said | undefined
   const said: Said = typeof before === "string" ? { state: before } : (before ?? {})
   const state = String(said.state ?? (before ? "covered" : "bare"))

@@ -14,10 +14,10 @@ import { Findings } from "./Findings"
 import { FormBefore } from "./FormBefore"
 import { FormStock } from "./FormStock"
 import { ofFinding } from "./judgements"
-import { knownMaterials, withMaterials } from "./layers"
-import { useStash } from "../keep/queries"
+import { withMaterials } from "./layers"
 import { put, valueAt } from "./places"
 import type { StageProps } from "./stageProps"
+import { useKnownMaterials } from "./useKnownMaterials"
 
 type FindingsProps = Pick<StageProps, "plan" | "worked" | "declarations" | "onChange">
 
@@ -30,7 +30,7 @@ export function FormStage({ plan, worked, problems, declarations, onChange, onMe
     (name: string) => onChange((now) => onShape(now, declarations.forms, name)),
     [declarations, onChange],
   )
-  const known = knownMaterials(plan, useStash(plan.units).data ?? [])
+  const known = useKnownMaterials(plan)
   const problemAt = (place: string) =>
     problems.find((problem) => problem.at === place || problem.at.startsWith(`${place}.`))?.says
   const control = (place: string) => ({

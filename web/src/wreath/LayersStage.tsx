@@ -1,20 +1,10 @@
 import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from "react"
 import { Link } from "react-router"
 import type { Covering, Declarations, Material, PlanLayer } from "../keep/client"
-import { useStash } from "../keep/queries"
 import { LayerControls } from "./LayerControls"
-import {
-  copied,
-  freshId,
-  knownMaterials,
-  layersOf,
-  moved,
-  namesOf,
-  sittingOn,
-  withMaterials,
-  without,
-} from "./layers"
+import { copied, freshId, layersOf, moved, namesOf, sittingOn, withMaterials, without } from "./layers"
 import type { StageProps } from "./stageProps"
+import { useKnownMaterials } from "./useKnownMaterials"
 
 const AddLayer = lazy(async () => ({ default: (await import("./AddLayer")).AddLayer }))
 const LayerOrder = lazy(async () => ({ default: (await import("./LayerOrder")).LayerOrder }))
@@ -30,8 +20,7 @@ export function LayersStage({ stage, children, ...props }: Props) {
   const { plan, declarations, onChange, onAtHand } = props
   const [chosen, setChosen] = useState(0)
   const [asking, setAsking] = useState<string>()
-  const stash = useStash(plan.units).data ?? []
-  const known = knownMaterials(plan, stash)
+  const known = useKnownMaterials(plan)
   const declared = declarations.stages.find((each) => each.key === stage)
   const offered = declarations.coverings.filter((covering) => covering.stage === stage)
   const own = layersOf(plan, stage, declarations.coverings)

@@ -1,4 +1,4 @@
-import { Fragment, lazy, memo, useDeferredValue, useEffect, useState, type ComponentType } from "react"
+import { Fragment, lazy, memo, useDeferredValue, useEffect, useMemo, useState, type ComponentType } from "react"
 import { Link, useParams } from "react-router"
 import { ROOM, Sheet } from "../drawing/Sheet"
 import type { Declarations, Material, Plan, Problem as Said, Units, WorkedPlan } from "../keep/client"
@@ -32,7 +32,11 @@ const loadForm = async () => ({ default: (await import("./FormStage")).FormStage
 const loadHang = async () => ({ default: (await import("./HangStage")).HangStage })
 const loadCut = async () => ({ default: (await import("./CutStage")).CutStage })
 const loadBuy = async () => ({ default: (await import("./BuyStage")).BuyStage })
-const loadStages = () => void Promise.allSettled([loadForm(), loadHang(), loadCut(), loadBuy()])
+/** One after the other, each when there is leisure. What cannot be loaded says so when it is gone to. */
+const loadStages = () =>
+  [loadForm, loadHang, loadCut, loadBuy].forEach((load, i) =>
+    atLeisure(`stage ${i}`, () => void load().catch(() => undefined)),
+  )
 
 const PracticeView = lazy(async () => ({ default: (await import("../practice/PracticeView")).PracticeView }))
 const DoorView = lazy(async () => ({ default: (await import("../door/DoorView")).DoorView }))
@@ -62,7 +66,7 @@ export function WreathScreen() {
 function OneWreath({ id, stage }: { id: number; stage: string }) {
   const wreath = useWreath(id)
   const declarations = useDeclarations().data
-  useEffect(() => atLeisure("stages", loadStages), [])
+  useEffect(loadStages, [])
   useUndoKey(wreath.past)
   if (wreath.missing) return <Missing />
   if (!wreath.plan || !declarations) return <Fetching what="Wreath" />
@@ -86,7 +90,7 @@ function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
     // What is the same as before stays the very same, so that nothing of it is drawn anew.
     setWorked(asBefore(worked, work.worked))
   }
-  const problems = work?.problems ?? NO_PROBLEMS
+  const problems = work?.problems.length ? work.problems : NO_PROBLEMS
   const maker = useIsMaker()
   const changeUnits = async (units: Units) => wreath.change(await turned(() => wreath.now() ?? plan, units))
   const about = { plan, declarations, worked, problems, unworked: unworked?.message }
@@ -163,23 +167,26 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
   const maker = useIsMaker()
   // The drawing and the tape are what is looked at while something is typed: what a stage says comes after them.
   const said = useDeferredValue(worked)
-  const about = { plan, declarations, onChange: wreath.change }
+  const { change } = wreath
+  const shape = plan.form.shape
+  const sizing = useMemo(
+    () => (stage === "form" && maker ? sizingOf(shape, declarations, change, problems, measuring) : undefined),
+    [stage, maker, shape, declarations, change, problems, measuring],
+  )
+  const placing = useMemo(() => {
+    if (!maker) return undefined
+    const about = { plan, declarations, onChange: change }
+    if (stage === "cover") return endsOf(about, worked)
+    return stage === "trim" || stage === "hang" ? placingOf(about, worked, atHand) : undefined
+  }, [maker, stage, plan, declarations, change, worked, atHand])
   const loose = problems.filter((problem) => !/^(form|layers)\./.test(problem.at))
-  const places = stage === "trim" || stage === "hang"
-  const placing = !maker
-    ? undefined
-    : places
-      ? placingOf(about, worked, atHand)
-      : stage === "cover"
-        ? endsOf(about, worked)
-        : undefined
   return (
     <div className="grid min-h-0 flex-1 gap-6 px-4 pb-3 sm:px-6 lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)]">
       {worked ? (
         <Sheet
           worked={worked}
           materials={plan.materials ?? NONE}
-          sizing={stage === "form" && maker ? sizingOf(about, problems, measuring) : undefined}
+          sizing={sizing}
           plan={stage === "cover" && problems.length === 0 ? plan : undefined}
           placing={placing}
           wreath={id}
@@ -221,7 +228,7 @@ function Workplace({ id, stage, wreath, plan, declarations, worked, problems, un
           worked={said}
           problems={problems}
           declarations={declarations}
-          onChange={wreath.change}
+          onChange={change}
           onMeasure={setMeasuring}
           onAtHand={setAtHand}
           id={id}

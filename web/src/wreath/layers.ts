@@ -1,7 +1,7 @@
 import type { Covering, Material, Plan, PlanLayer, StashMaterial } from "../keep/client"
 
 /** Everything that a plan can be made of: its own materials, and whatever else is in the stash. */
-export function knownMaterials(plan: Plan, stash: StashMaterial[]): Material[] {
+export function knownMaterials(plan: Pick<Plan, "materials">, stash: StashMaterial[]): Material[] {
   const own = plan.materials ?? []
   const others = stash.map((each) => each.material).filter((material) => !own.some((each) => each.id === material.id))
   return [...own, ...others]

@@ -11,8 +11,14 @@ interface About {
 }
 
 /** What of a form can be sized on the drawing itself. */
-export function sizingOf({ plan, declarations, onChange }: About, problems: Problem[], measuring?: string): Sizing {
-  const shape = declarations.forms.shapes.find((each) => each.name === plan.form.shape)
+export function sizingOf(
+  named: string,
+  declarations: Declarations,
+  onChange: ChangePlan,
+  problems: Problem[],
+  measuring?: string,
+): Sizing {
+  const shape = declarations.forms.shapes.find((each) => each.name === named)
   return {
     measuring,
     labels: Object.fromEntries(shape?.fields.map((field) => [`form.${field.name}`, field.label]) ?? []),

@@ -4,6 +4,7 @@ import { api, saysOf, type ChangePlan, type CutBar, type Plan, type Wreath } fro
 import { askAgain, keys, touched } from "../keep/keys"
 import { outcomeOf, sendLast } from "../keep/outcome"
 import { askForWreath, beginWork, noteWreath, wreathSeenBefore } from "../keep/queries"
+import { useAsBefore } from "../keep/useAsBefore"
 import { useDocument, type DocumentKind } from "../keep/useDocument"
 
 const KIND: DocumentKind<Wreath, Plan> = {
@@ -98,7 +99,9 @@ export function useWreath(id: number) {
     [flush, id, queries, version],
   )
 
-  const bench = useMemo(() => ({ cut: false, ticks: NO_TICKS, made: 0, at_bench: false, ...row }), [row])
+  const { cut = false, ticks = NO_TICKS, made = 0, at_bench = false } = row ?? {}
+  const ticked = useAsBefore(ticks)
+  const bench = useMemo(() => ({ cut, ticks: ticked, made, at_bench }), [cut, ticked, made, at_bench])
   return {
     ...document,
     change,
