@@ -31,7 +31,7 @@ const lettersFirst = (): Plugin => ({
     order: "post",
     handler: (_, { bundle }) =>
       Object.keys(bundle ?? {})
-        .filter((file) => /-latin-(wght|opsz)-normal.*\.woff2$/.test(file))
+        .filter((file) => /-latin-(wght|700)-normal.*\.woff2$/.test(file))
         .map((file) => ({
           tag: "link",
           attrs: { rel: "preload", href: `/${file}`, as: "font", type: "font/woff2", crossorigin: true },
