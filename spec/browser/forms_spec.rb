@@ -156,4 +156,20 @@ RSpec.describe "Forms on the screen", :browser, :store do
       expect(page).to have_css("dialog[open] tr", minimum: 4)
     end
   end
+
+  it "points at what is bare for as long as the drawing is of the plan before" do
+    bare = plan(form: {"base" => "wire", "shape" => "heart", "width" => 14, "height" => 14, "face" => 2},
+      materials: [rope], layers: [layer("rope_coil", "rope", fan: 0)])
+    visit "/wreaths/#{RealStore.store.wreaths.add(bare)["id"]}/form"
+    expect(page).to have_css(".gap-mark", minimum: 1)
+    quiet
+    marks = all(".gap-mark").size
+    away do
+      fill_in "Width, over all", with: "15"
+      expect(page).to have_css("[role=status]", text: "Not saved yet")
+      expect(page).to have_css(".gap-mark", count: marks)
+    end
+    expect(page).to have_css("svg text", text: "15 in")
+    expect(page).to have_css(".gap-mark", minimum: 1)
+  end
 end

@@ -14,6 +14,7 @@ import {
   type Wreath,
 } from "./client"
 import { followed, isToBeLookedAt } from "./followed"
+import { hashOnce } from "./hashOnce"
 import { keys } from "./keys"
 import { lately, latelyOf, noteLately, seenLately } from "./lately"
 
@@ -111,6 +112,8 @@ export const useHistory = (id: number) =>
 export interface Work {
   worked?: WorkedPlan
   problems: Problem[]
+  /** Which plan it is of, as its answers are named. */
+  of?: string
 }
 
 /** What came and went of a material. */
@@ -167,9 +170,10 @@ const workQuery = (plan: Plan | undefined, wreath?: number) =>
     staleTime: Infinity,
     retry: again,
     retryDelay: later,
-    queryFn: ({ signal }): Promise<Work> => {
+    queryFn: async ({ signal }): Promise<Work> => {
       const asked = () => ask("/ask/try", plan!, signal)
-      return wreath === undefined ? asked() : latelyOf(`work ${wreath}`, plan!, asked)
+      const answer = await (wreath === undefined ? asked() : latelyOf(`work ${wreath}`, plan!, asked))
+      return { ...answer, of: hashOnce([plan]) }
     },
   })
 
@@ -196,13 +200,15 @@ export function useWholeWork(plan: Plan | undefined, wreath?: number) {
     retry: again,
     retryDelay: later,
     placeholderData: keepPreviousData,
-    queryFn: ({ signal }) => {
+    queryFn: async ({ signal }) => {
       const asked = () => ask("/ask/coverage", plan!, signal)
-      return wreath === undefined ? asked() : latelyOf(`coverage ${wreath}`, plan!, asked)
+      const answer = await (wreath === undefined ? asked() : latelyOf(`coverage ${wreath}`, plan!, asked))
+      return { answer, of: hashOnce([plan]) }
     },
   })
-  const looked = looks && !coverage.isError ? coverage.data : undefined
-  const fresh = !older && !coverage.isPlaceholderData
+  const looked = looks && !coverage.isError ? coverage.data?.answer : undefined
+  // Both of the plan that is shown; that is the one before until the first of them is there.
+  const fresh = coverage.data?.of === work?.of
   const whole = useMemo(
     () => work && worked && { ...work, worked: followed(worked, looked, fresh) },
     [work, worked, looked, fresh],
