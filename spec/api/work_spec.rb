@@ -54,6 +54,10 @@ RSpec.describe "POST /api/work", :api do
     expect(declared["forms"]["shapes"].map { _1["name"] }).to include("ring")
     expect(declared["materials"].map { _1["kind"] }).to eq %w[ribbon fabric rope mesh tie wire glue piece
       coat form]
+    # Whoever has it asks whether it is still so.
+    header "If-None-Match", last_response["etag"]
+    get "/api/declarations"
+    expect([last_response.status, last_response.body]).to eq [304, ""]
   end
 
   it "refuses hosts it does not know, so that no other page can reach it" do

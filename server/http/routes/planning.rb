@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "digest"
+require_relative "../declarations"
 
 module Server
   module Routes
@@ -19,13 +19,12 @@ module Server
                            "backup_failed" => failed}.compact)
           }
 
-          # They are the same for as long as the application runs, and much to write down.
-          declarations = JSON.generate(Lantern.declarations).freeze
-          digest = Digest::SHA256.hexdigest(declarations)
+          declarations = Declarations.new
           get("/api/declarations") {
+            text, digest = declarations.written
             cache_control :private, :no_cache
             etag digest
-            declarations
+            text
           }
 
           get "/api/moves/:key" do
