@@ -95,7 +95,9 @@ module Driving
 
   # Waits for what becomes true of what is kept, which no screen shows.
   def eventually
-    page.document.synchronize(Patience.seconds(40)) { yield || raise(Capybara::ElementNotFound, "It did not come true.") }
+    page.document.synchronize(Patience.seconds(40)) do
+      yield || raise(Capybara::ElementNotFound, "It did not come true.")
+    end
   end
 end
 

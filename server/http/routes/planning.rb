@@ -23,7 +23,8 @@ module Server
           get("/api/declarations") {
             text, digest = declarations.written
             cache_control :private, :no_cache
-            etag digest
+            # Weak: it is the same packed and not (RFC 9110, 8.8.1).
+            etag digest, :weak
             text
           }
 

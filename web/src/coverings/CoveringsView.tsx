@@ -1,12 +1,13 @@
 import { useState } from "react"
 import { useNavigate } from "react-router"
 import type { Compared, Material, Plan } from "../keep/client"
-import { useDeclarations, useStash } from "../keep/queries"
+import { useDeclarations } from "../keep/queries"
 import { useQuestion } from "../keep/useQuestion"
 import { Thumbnail } from "../drawing/Thumbnail"
 import { Dialog } from "../pieces/Dialog"
 import { Prose } from "../pieces/Prose"
-import { covered, knownMaterials, withMaterials } from "../wreath/layers"
+import { covered, withMaterials } from "../wreath/layers"
+import { useKnownMaterials } from "../wreath/useKnownMaterials"
 import { SideBySide } from "./SideBySide"
 import { percent } from "../pieces/money"
 import { duration } from "../pieces/duration"
@@ -52,10 +53,9 @@ export function CoveringsView({ plan, onChoose, stay }: ViewProps) {
   const [order, setOrder] = useState("cost")
   const [picked, setPicked] = useState<string[]>([])
   const { data, isError, error } = useQuestion("/ask/coverings", plan, followed(plan))
-  const stash = useStash(plan.units).data ?? []
   const navigate = useNavigate()
   const declarations = useDeclarations().data
-  const known = knownMaterials(plan, stash)
+  const known = useKnownMaterials(plan)
   const suits = data?.coverings.filter((each) => each.suits).sort(orders[order]!.by)
   const choose = (each: Compared) => {
     onChoose(withMaterials(covered(plan, each.layer!, declarations?.coverings ?? []), known))

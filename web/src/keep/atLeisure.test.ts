@@ -20,3 +20,17 @@ test("of what goes by one name the latest is done, and nothing that was dropped"
   expect(done).toEqual(["latest", "later"])
   vi.unstubAllGlobals()
 })
+
+test("a short pause has time for one thing, and where none comes for long all is done", () => {
+  const pauses: IdleRequestCallback[] = []
+  vi.stubGlobal("window", { requestIdleCallback: (doIt: IdleRequestCallback) => pauses.push(doIt) })
+  const done: string[] = []
+  const all = ["one", "two", "three", "four"]
+  all.forEach((name) => atLeisure(name, () => done.push(name)))
+  pauses.shift()!({ didTimeout: false, timeRemaining: () => 2 })
+  expect(done).toEqual(["one"])
+  pauses.shift()!({ didTimeout: true, timeRemaining: () => 0 })
+  expect(done).toEqual(all)
+  expect(pauses).toEqual([])
+  vi.unstubAllGlobals()
+})

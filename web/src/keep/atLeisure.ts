@@ -8,8 +8,8 @@ const LONGEST = 2000
 const ENOUGH = 10
 
 /** How much of a pause is left, where the browser says it. */
-type Pause = Pick<IdleDeadline, "timeRemaining">
-const SHORT: Pause = { timeRemaining: () => 0 }
+type Pause = Pick<IdleDeadline, "timeRemaining" | "didTimeout">
+const SHORT: Pause = { timeRemaining: () => 0, didTimeout: false }
 
 const whenIdle = (doIt: (pause: Pause) => void) =>
   "requestIdleCallback" in window
@@ -31,14 +31,14 @@ function awaitPause() {
   whenIdle(doSome)
 }
 
-/** As much as there is time for; one of them in any case. */
+/** As much as there is time for, one of them in any case; all of it where no pause came for so long. */
 function doSome(pause: Pause) {
   awaited = false
   try {
     for (const [name, doIt] of waiting) {
       waiting.delete(name)
       doIt()
-      if (pause.timeRemaining() < ENOUGH) break
+      if (!pause.didTimeout && pause.timeRemaining() < ENOUGH) break
     }
   } finally {
     if (waiting.size > 0 && !awaited) awaitPause()

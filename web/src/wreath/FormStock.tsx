@@ -1,7 +1,7 @@
 import type { Plan, WorkedPlan } from "../keep/client"
-import { useStash } from "../keep/queries"
 import { MaterialRow } from "./LayerMaterials"
-import { knownMaterials, withMaterials } from "./layers"
+import { withMaterials } from "./layers"
+import { useKnownMaterials } from "./useKnownMaterials"
 import { put } from "./places"
 import { money } from "../pieces/money"
 
@@ -14,7 +14,7 @@ interface Props {
 
 /** Which form of the stash it is, so that it is counted and paid for like everything else. */
 export function FormStock({ plan, worked, problem, onChange }: Props) {
-  const known = knownMaterials(plan, useStash(plan.units).data ?? [])
+  const known = useKnownMaterials(plan)
   const forms = known.filter((material) => material.kind === "form")
   return (
     <MaterialRow

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from "react"
-import { useStash, useTemplates } from "../keep/queries"
+import { useTemplates } from "../keep/queries"
 import type { Material } from "../keep/client"
 import { Fold } from "../pieces/Fold"
 import { RecordList } from "../pieces/RecordList"
@@ -7,7 +7,8 @@ import { Working } from "../pieces/Working"
 import { Findings } from "./Findings"
 import { MaterialRow } from "./LayerMaterials"
 import { ofFinding } from "./judgements"
-import { isNamed, knownMaterials, namesOf } from "./layers"
+import { isNamed, namesOf } from "./layers"
+import { useKnownMaterials } from "./useKnownMaterials"
 import { LayersStage } from "./LayersStage"
 import type { StageProps } from "./stageProps"
 
@@ -111,7 +112,7 @@ const USED_UP: { label: string; fits: (material: Material) => boolean }[] = [
 
 /** Glue, stems, ties and wire, counted from the steps; charged when the plan says which. */
 function Supplies({ plan, worked, onChange }: StageProps) {
-  const known = knownMaterials(plan, useStash(plan.units).data ?? [])
+  const known = useKnownMaterials(plan)
   if (!worked || (worked.supplies.bead === 0 && !worked.fixings?.length)) return null
   const choose = (fits: (material: Material) => boolean, id: string | undefined) => {
     const others = (plan.materials ?? []).filter((material) => !fits(material) || isNamed(plan, material.id))

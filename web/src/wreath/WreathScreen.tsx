@@ -2,7 +2,7 @@ import { Fragment, lazy, memo, useDeferredValue, useEffect, useMemo, useState, t
 import { Link, useParams } from "react-router"
 import { ROOM, Sheet } from "../drawing/Sheet"
 import type { Declarations, Material, Plan, Problem as Said, Units, WorkedPlan } from "../keep/client"
-import { asBefore } from "../keep/asBefore"
+import { useAsBefore } from "../keep/useAsBefore"
 import { atLeisure } from "../keep/atLeisure"
 import { turned } from "../keep/turned"
 import { useDeclarations, useIsMaker, useWholeWork } from "../keep/queries"
@@ -83,13 +83,7 @@ interface OpenProps {
 
 function Open({ id, stage, wreath, plan, declarations }: OpenProps) {
   const { data: work, error: unworked } = useWholeWork(plan, id)
-  const [worked, setWorked] = useState<WorkedPlan>()
-  const [heard, setHeard] = useState<WorkedPlan>()
-  if (work?.worked && work.worked !== heard) {
-    setHeard(work.worked)
-    // What is the same as before stays the very same, so that nothing of it is drawn anew.
-    setWorked(asBefore(worked, work.worked))
-  }
+  const worked = useAsBefore(work?.worked)
   const problems = work?.problems.length ? work.problems : NO_PROBLEMS
   const maker = useIsMaker()
   const changeUnits = async (units: Units) => wreath.change(await turned(() => wreath.now() ?? plan, units))
